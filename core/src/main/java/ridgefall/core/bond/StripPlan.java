@@ -1,0 +1,58 @@
+package ridgefall.core.bond;
+
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+
+/**
+ * The pieces of tape to cut and where they go.
+ *
+ * @param rollMm tape used including the waste of every cut
+ * @param coverage share of the usable ledge that carries tape, 0–1
+ * @param shearN load it carries in shear at the given temperature, with the safety factor taken off
+ * @param cornersClosed whether neighbouring strips meet in the corners
+ */
+public record StripPlan(
+        School school,
+        List<Strip> strips,
+        List<Skip> skips,
+        double lengthMm,
+        double rollMm,
+        double areaMm2,
+        double coverage,
+        double shearN,
+        boolean cornersClosed) {
+
+    /** How strips end at the corners. */
+    public enum School {
+        BUTT("butted: long strips run through"),
+        MITRE("mitred on the diagonal"),
+        GAPPED("stopped short of the corners");
+
+        private final String words;
+
+        School(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** One piece, named by edge and number; the outline is in mm, face up, y down. */
+    public record Strip(
+            String id,
+            Ledge.Side side,
+            double fromMm,
+            double toMm,
+            double widthMm,
+            double areaMm2,
+            List<Coordinate> outline) {
+        public double lengthMm() {
+            return toMm - fromMm;
+        }
+    }
+
+    /** Where no tape lies, and why. */
+    public record Skip(Ledge.Side side, double fromMm, double toMm, String because) {}
+}

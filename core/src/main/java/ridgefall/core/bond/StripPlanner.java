@@ -1,0 +1,186 @@
+package ridgefall.core.bond;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import ridgefall.core.bond.Ledge.PerSide;
+import ridgefall.core.bond.Ledge.Side;
+import ridgefall.core.bond.StripPlan.School;
+import ridgefall.core.bond.StripPlan.Skip;
+import ridgefall.core.bond.StripPlan.Strip;
+import ridgefall.core.material.Adhesive;
+import ridgefall.core.units.Allowed;
+
+/**
+ * Lays tape on a ledge: one strip an edge, broken by cut-outs, ended in the corners as the school says. Areas are those
+ * of the polygons that really lie on the ledge.
+ *
+ * @param marginMm from the outline to the tape, so that nothing creeps up the side wall
+ * @param cornerGapMm kept free by the gapped school
+ * @param clearanceMm added to both ends of a cut-out
+ * @param leastPieceMm shorter pieces are not worth laying
+ * @param wasteMm roll lost with every piece
+ * @param safety factor taken off the shear strength
+ * @param loadC temperature the hold is computed for: warm use weakens tape
+ */
+public record StripPlanner(
+        Ledge ledge,
+        PerSide tapeMm,
+        double marginMm,
+        double cornerGapMm,
+        double clearanceMm,
+        double leastPieceMm,
+        double wasteMm,
+        List<Skip> cutOuts,
+        Adhesive adhesive,
+        double safety,
+        double loadC) {
+
+    private static final GeometryFactory GEOMETRY = new GeometryFactory();
+    /** A 45° strip end reaches the corner arc's diagonal only below this many widths of radius: 2 + √2. */
+    private static final double DIAGONAL_WIDTHS = 2 + Math.sqrt(2);
+
+    public StripPlanner {
+        Allowed.between("marginMm", marginMm, 0, 5, "mm");
+        Allowed.between("cornerGapMm", cornerGapMm, 0, 20, "mm");
+        Allowed.between("clearanceMm", clearanceMm, 0, 10, "mm");
+        Allowed.between("safety", safety, 1, 20, "");
+        for (Side side : Side.values()) {
+            Allowed.between(
+                    "tapeMm",
+                    tapeMm.of(side),
+                    0.3,
+                    ledge.ledgeMm().of(side) - marginMm,
+                    "mm, the ledge less the margin");
+        }
+        cutOuts = List.copyOf(cutOuts);
+    }
+
+    public StripPlan plan(School school) {
+        List<Strip> strips = new ArrayList<>();
+        for (Side side : Side.values()) {
+            strips.addAll(strips(side, school));
+        }
+        double length = strips.stream().mapToDouble(Strip::lengthMm).sum();
+        double area = strips.stream().mapToDouble(Strip::areaMm2).sum();
+        return new StripPlan(
+                school,
+                List.copyOf(strips),
+                cutOuts,
+                length,
+                length + wasteMm * strips.size(),
+                area,
+                area / usableLedgeMm2(),
+                adhesive.shearMPa(loadC) * area / safety,
+                cornersClosed(school));
+    }
+
+    private boolean cornersClosed(School school) {
+        return switch (school) {
+            case GAPPED -> false;
+            case BUTT -> ledge.radiusMm() == 0;
+            case MITRE ->
+                Arrays.stream(Side.values())
+                        .allMatch(side -> ledge.radiusMm() < marginMm + DIAGONAL_WIDTHS * tapeMm.of(side));
+        };
+    }
+
+    private double usableLedgeMm2() {
+        Geometry usable = ledge.area();
+        for (Skip cut : cutOuts) {
+            usable = usable.difference(
+                    box(cut.side(), cut.fromMm(), cut.toMm(), 0, ledge.ledgeMm().of(cut.side())));
+        }
+        return usable.getArea();
+    }
+
+    private List<Strip> strips(Side side, School school) {
+        double from = end(side, side.atStart(), school);
+        double to = ledge.lengthMm(side) - end(side, side.atEnd(), school);
+        List<double[]> free = new ArrayList<>();
+        double at = from;
+        for (Skip cut : cutOuts.stream()
+                .filter(c -> c.side() == side)
+                .sorted(Comparator.comparing(Skip::fromMm))
+                .toList()) {
+            free.add(new double[] {at, Math.min(to, cut.fromMm() - clearanceMm)});
+            at = Math.max(at, cut.toMm() + clearanceMm);
+        }
+        free.add(new double[] {at, to});
+        List<Strip> strips = new ArrayList<>();
+        for (double[] piece : free) {
+            if (piece[1] - piece[0] < leastPieceMm) {
+                continue;
+            }
+            Geometry lies = shape(side, school, piece[0], piece[1], piece[0] == from, piece[1] == to);
+            strips.add(new Strip(
+                    side.name().toLowerCase(Locale.ROOT) + "-" + (strips.size() + 1),
+                    side,
+                    piece[0],
+                    piece[1],
+                    tapeMm.of(side),
+                    lies.getArea(),
+                    List.of(lies.getCoordinates())));
+        }
+        return strips;
+    }
+
+    /** How far from the bounding box's corner a strip starts, next to a neighbour. */
+    private double end(Side side, Side neighbour, School school) {
+        double beside = marginMm + tapeMm.of(neighbour);
+        return switch (school) {
+            case MITRE -> marginMm;
+            case GAPPED -> Math.max(ledge.radiusMm(), beside + cornerGapMm);
+            case BUTT -> side.horizontal() ? squareEnd() : Math.max(squareEnd(), beside);
+        };
+    }
+
+    /** Where a square end at the margin touches the corner arc. */
+    private double squareEnd() {
+        double r = ledge.radiusMm();
+        double inner = Math.max(0, r - marginMm);
+        return Math.max(marginMm, r - Math.sqrt(r * r - inner * inner));
+    }
+
+    private Geometry shape(Side side, School school, double from, double to, boolean startsEdge, boolean endsEdge) {
+        double width = tapeMm.of(side);
+        if (school != School.MITRE) {
+            return box(side, from, to, marginMm, marginMm + width);
+        }
+        double startCut = startsEdge ? tapeMm.of(side.atStart()) : 0;
+        double endCut = endsEdge ? tapeMm.of(side.atEnd()) : 0;
+        Polygon trapezium = GEOMETRY.createPolygon(new Coordinate[] {
+            onSide(side, from, marginMm),
+            onSide(side, to, marginMm),
+            onSide(side, to - endCut, marginMm + width),
+            onSide(side, from + startCut, marginMm + width),
+            onSide(side, from, marginMm)
+        });
+        return trapezium.intersection(ledge.inset(marginMm));
+    }
+
+    private Polygon box(Side side, double from, double to, double near, double far) {
+        return GEOMETRY.createPolygon(new Coordinate[] {
+            onSide(side, from, near),
+            onSide(side, to, near),
+            onSide(side, to, far),
+            onSide(side, from, far),
+            onSide(side, from, near)
+        });
+    }
+
+    private Coordinate onSide(Side side, double along, double inward) {
+        return switch (side) {
+            case TOP -> new Coordinate(along, inward);
+            case RIGHT -> new Coordinate(ledge.widthMm() - inward, along);
+            case BOTTOM -> new Coordinate(along, ledge.heightMm() - inward);
+            case LEFT -> new Coordinate(inward, along);
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** Sheets, adhesives and glass: handbook-level material data with their ranges, and what follows from them. */
+package ridgefall.core.material;

@@ -1,0 +1,94 @@
+package ridgefall.core.separate;
+
+import java.util.List;
+
+/**
+ * What it costs, in seconds of bench time and seconds' worth of risk, to free one stretch when some others are already
+ * free. Depends on the set that is free and on where the hand is, not on how it got there: that is what lets the plan
+ * be exact.
+ */
+final class CutCost {
+    private static final double HAND_MM_PER_S = 4;
+    private static final double TRAVEL_MM_PER_S = 60;
+    private static final double ENTRY_S = 25;
+    /** A feature lost for good, weighed against time at the bench. */
+    private static final double LOSS_S = 900;
+    /** Chance that the tool goes deeper than meant, by how many neighbours already hold the gap open. */
+    private static final double[] SLIP_CHANCE = {0.10, 0.04, 0.02};
+    /** A front that is free nearly all round can be lifted a little: the tool is seen, not felt. */
+    private static final double RELIEF = 0.6;
+
+    private final List<Stretch> stretches;
+    private final double perimeterMm;
+
+    CutCost(List<Stretch> stretches) {
+        this.stretches = stretches;
+        this.perimeterMm =
+                stretches.stream().mapToDouble(s -> s.where().lengthMm()).sum();
+    }
+
+    int count() {
+        return stretches.size();
+    }
+
+    int after(int index) {
+        return (index + 1) % count();
+    }
+
+    int before(int index) {
+        return (index + count() - 1) % count();
+    }
+
+    static boolean has(int freed, int index) {
+        return (freed & 1 << index) != 0;
+    }
+
+    /** Separate runs of freed stretches; all of them free is one run. */
+    int runs(int freed) {
+        int runs = 0;
+        for (int i = 0; i < count(); i++) {
+            if (has(freed, i) && !has(freed, before(i))) {
+                runs++;
+            }
+        }
+        return runs == 0 && freed != 0 ? 1 : runs;
+    }
+
+    double cutSeconds(int index) {
+        Stretch stretch = stretches.get(index);
+        return stretch.where().lengthMm() / HAND_MM_PER_S * stretch.difficulty();
+    }
+
+    boolean entry(int freed, int index) {
+        return !has(freed, before(index)) && !has(freed, after(index));
+    }
+
+    /** @param last the stretch freed before, or −1 at the start */
+    double of(int freed, int last, int index) {
+        Stretch stretch = stretches.get(index);
+        int neighbours = (has(freed, before(index)) ? 1 : 0) + (has(freed, after(index)) ? 1 : 0);
+        double freeShare = freeShare(freed);
+        double risk = LOSS_S * stretch.hazard() * SLIP_CHANCE[neighbours] * (1 - RELIEF * freeShare);
+        double entry = neighbours == 0 ? ENTRY_S * stretch.difficulty() : 0;
+        return cutSeconds(index) + risk + entry + travel(last, index);
+    }
+
+    private double freeShare(int freed) {
+        double free = 0;
+        for (int i = 0; i < count(); i++) {
+            if (has(freed, i)) {
+                free += stretches.get(i).where().lengthMm();
+            }
+        }
+        return free / perimeterMm;
+    }
+
+    private double travel(int last, int index) {
+        if (last < 0 || last == before(index) || last == after(index)) {
+            return 0;
+        }
+        double apart = Math.abs(stretches.get(last).where().middleMm(perimeterMm)
+                - stretches.get(index).where().middleMm(perimeterMm));
+        return 3 + Math.min(apart, perimeterMm - apart) / TRAVEL_MM_PER_S;
+    }
+}

@@ -1,0 +1,119 @@
+package ridgefall.core.separate;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import ridgefall.core.units.Allowed;
+
+/**
+ * The cheapest order to free all stretches, exactly: dynamic programming over (freed set, last stretch). A tool enters
+ * beside what is free or makes a new entry; never more than {@value #GREATEST_RUNS} freed runs at a time, since each entry is a risk
+ * of its own and wedges are few. Hinge stretches wait for all others.
+ */
+final class CutOrder {
+    static final int GREATEST_STRETCHES = 24;
+    static final int GREATEST_RUNS = 2;
+
+    private final CutCost cost;
+    private final int hinge;
+    private final int all;
+
+    CutOrder(List<Stretch> stretches) {
+        Allowed.between("stretches", stretches.size(), 1, GREATEST_STRETCHES, "stretches");
+        this.cost = new CutCost(stretches);
+        this.all = (1 << stretches.size()) - 1;
+        int hingeMask = 0;
+        for (int i = 0; i < stretches.size(); i++) {
+            hingeMask |= stretches.get(i).hinge() ? 1 << i : 0;
+        }
+        this.hinge = hingeMask;
+    }
+
+    /** Stretch indices in order, and the sum of their costs. */
+    record Best(List<Integer> order, double cost) {}
+
+    /** Cheapest cost to reach a state, and the stretch that was last before it. */
+    private static final class Reach {
+        final double[] cost;
+        final int[] previous;
+
+        Reach(int count) {
+            cost = new double[count + 1];
+            previous = new int[count + 1];
+            Arrays.fill(cost, Double.POSITIVE_INFINITY);
+        }
+    }
+
+    boolean allowed(int freed, int index) {
+        if (CutCost.has(freed, index)) {
+            return false;
+        }
+        boolean hingeWaits = CutCost.has(hinge, index) && (freed | hinge) != all;
+        // What the bench already did may have more runs than a plan would make: then just no further ones.
+        return !hingeWaits && cost.runs(freed | 1 << index) <= Math.max(GREATEST_RUNS, cost.runs(freed));
+    }
+
+    double costOf(int freed, int last, int index) {
+        return cost.of(freed, last, index);
+    }
+
+    /**
+     * @param freed bit set of what is free already
+     * @param last the stretch freed last, or −1
+     */
+    Best from(int freed, int last) {
+        int count = cost.count();
+        Map<Integer, Reach> layer = new HashMap<>();
+        Reach start = new Reach(count);
+        start.cost[last + 1] = 0;
+        layer.put(freed, start);
+        List<Map<Integer, Reach>> layers = new ArrayList<>(List.of(layer));
+        for (int done = Integer.bitCount(freed); done < count; done++) {
+            Map<Integer, Reach> next = new HashMap<>();
+            layer.forEach((set, reach) -> extend(set, reach, next));
+            layers.add(next);
+            layer = next;
+        }
+        return walkBack(layers);
+    }
+
+    private void extend(int set, Reach reach, Map<Integer, Reach> next) {
+        int count = cost.count();
+        for (int index = 0; index < count; index++) {
+            if (!allowed(set, index)) {
+                continue;
+            }
+            Reach to = next.computeIfAbsent(set | 1 << index, s -> new Reach(count));
+            for (int last = -1; last < count; last++) {
+                double sofar = reach.cost[last + 1];
+                if (Double.isFinite(sofar)) {
+                    double total = sofar + cost.of(set, last, index);
+                    if (total < to.cost[index + 1]) {
+                        to.cost[index + 1] = total;
+                        to.previous[index + 1] = last;
+                    }
+                }
+            }
+        }
+    }
+
+    private Best walkBack(List<Map<Integer, Reach>> layers) {
+        Reach end = layers.get(layers.size() - 1).get(all);
+        int best = 0;
+        for (int i = 1; i < end.cost.length; i++) {
+            best = end.cost[i] < end.cost[best] ? i : best;
+        }
+        List<Integer> order = new ArrayList<>();
+        int set = all;
+        int last = best - 1;
+        for (int i = layers.size() - 1; i > 0; i--) {
+            order.add(0, last);
+            int before = layers.get(i).get(set).previous[last + 1];
+            set &= ~(1 << last);
+            last = before;
+        }
+        return new Best(order, end.cost[best]);
+    }
+}

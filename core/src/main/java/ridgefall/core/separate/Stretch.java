@@ -1,0 +1,110 @@
+package ridgefall.core.separate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.TreeSet;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
+
+/**
+ * A piece of the bond line that is cut in one go, with one allowed depth.
+ *
+ * @param id stable for a device whatever its damage, so that the journal can name it
+ * @param depthMm how far in from the outline the tool may go, and {@code depthBecause} what sets it
+ * @param hazard how bad a slip is, 0–1
+ * @param difficulty how much slower than a clear straight edge, 1 or more
+ */
+public record Stretch(
+        String id,
+        EdgeInterval where,
+        Landmark landmark,
+        double depthMm,
+        String depthBecause,
+        double hazard,
+        String hazardWords,
+        double difficulty,
+        boolean hinge,
+        boolean cracked) {
+
+    private static final double BORDER_MARGIN_MM = 1.5;
+    private static final double CRACK_DEPTH_MM = 2.0;
+    private static final double CRACK_REACH_MM = 10;
+    private static final double FEATURE_REACH_MM = 3;
+    private static final double SLIVER_MM = 9;
+
+    /** Cuts the edge at its corners and beside its features; neighbours in working order, clockwise. */
+    public static List<Stretch> along(DeviceProfile profile, List<EdgeInterval> cracks) {
+        EdgeLine edge = profile.edge();
+        List<Stretch> stretches = new ArrayList<>();
+        for (EdgeLine.Part part : edge.parts()) {
+            List<Double> cuts = cuts(profile, part);
+            for (int i = 0; i + 1 < cuts.size(); i++) {
+                EdgeInterval where = new EdgeInterval(cuts.get(i), cuts.get(i + 1) - cuts.get(i));
+                String name = part.landmark().name().toLowerCase(Locale.ROOT).replace('_', '-');
+                stretches.add(
+                        of(profile, cuts.size() == 2 ? name : name + "-" + (i + 1), where, part.landmark(), cracks));
+            }
+        }
+        return List.copyOf(stretches);
+    }
+
+    private static List<Double> cuts(DeviceProfile profile, EdgeLine.Part part) {
+        double perimeter = profile.edge().lengthMm();
+        double from = part.interval().fromMm();
+        double to = from + part.interval().lengthMm();
+        TreeSet<Double> cuts = new TreeSet<>();
+        if (!part.landmark().isCorner()) {
+            for (EdgeFeature feature : profile.featuresOn(part.interval())) {
+                EdgeInterval reach = feature.where().grown(FEATURE_REACH_MM, perimeter);
+                cuts.add(reach.fromMm());
+                cuts.add(reach.toMm(perimeter));
+            }
+        }
+        List<Double> kept = new ArrayList<>(List.of(from));
+        for (double cut : cuts) {
+            if (cut - kept.get(kept.size() - 1) >= SLIVER_MM && to - cut >= SLIVER_MM) {
+                kept.add(cut);
+            }
+        }
+        kept.add(to);
+        return kept;
+    }
+
+    private static Stretch of(
+            DeviceProfile profile, String id, EdgeInterval where, Landmark landmark, List<EdgeInterval> cracks) {
+        double perimeter = profile.edge().lengthMm();
+        double depth = profile.borderMm() - BORDER_MARGIN_MM;
+        String because = "border less a margin";
+        List<EdgeFeature> features = profile.featuresOn(where);
+        for (EdgeFeature feature : features) {
+            if (feature.allowedDepthMm() < depth) {
+                depth = feature.allowedDepthMm();
+                because = feature.words();
+            }
+        }
+        boolean cracked =
+                cracks.stream().anyMatch(c -> c.grown(CRACK_REACH_MM, perimeter).overlaps(where, perimeter));
+        if (cracked && CRACK_DEPTH_MM < depth) {
+            depth = CRACK_DEPTH_MM;
+            because = "crack: lift, don't slide";
+        }
+        EdgeFeature worst =
+                features.stream().max(Comparator.comparing(EdgeFeature::hazard)).orElse(null);
+        return new Stretch(
+                id,
+                where,
+                landmark,
+                depth,
+                because,
+                worst == null ? 0.05 : worst.hazard(),
+                worst == null ? null : worst.words() + ": " + worst.consequence(),
+                (landmark.isCorner() ? 2 : 1) * (cracked ? 1.6 : 1) * (worst == null ? 1 : 1.3),
+                landmark == profile.hinge(),
+                cracked);
+    }
+}

@@ -1,0 +1,139 @@
+package ridgefall.core.bond;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
+import ridgefall.core.bond.Ledge.PerSide;
+import ridgefall.core.bond.Ledge.Side;
+import ridgefall.core.bond.StripPlan.School;
+import ridgefall.core.bond.StripPlan.Skip;
+import ridgefall.core.bond.StripPlan.Strip;
+import ridgefall.core.material.Adhesive;
+import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.units.NotAllowed;
+
+class StripPlannerTest {
+    private static final StripPlanner CASE_A = new StripPlanner(
+            new Ledge(248, 178, 18, 15, PerSide.all(3)),
+            PerSide.all(2),
+            0.3,
+            1,
+            0.5,
+            5,
+            5,
+            List.of(new Skip(Side.TOP, 118, 130, "camera"), new Skip(Side.RIGHT, 80, 98, "key")),
+            Adhesive.PET_CARRIER_TAPE,
+            3,
+            40);
+    private static final StripPlanner CASE_B = new StripPlanner(
+            new Ledge(160, 100, 0, 0, new PerSide(4, 3, 4, 3)),
+            new PerSide(3, 2, 3, 2),
+            0.5,
+            1,
+            0.5,
+            5,
+            5,
+            List.of(),
+            Adhesive.PET_CARRIER_TAPE,
+            3,
+            40);
+
+    @ParameterizedTest
+    @CsvSource({
+        "BUTT, 702.2, 732.2, 1404, 0.5989, 179.6",
+        "MITRE, 817.6, 847.6, 1440, 0.6142, 184.1",
+        "GAPPED, 676.0, 706.0, 1352, 0.5765, 172.9"
+    })
+    void laysTheReferenceTabletWithTwoCutOuts(
+            School school, double length, double roll, double area, double coverage, double shear) {
+        StripPlan plan = CASE_A.plan(school);
+        assertThat(plan.lengthMm()).isCloseTo(length, within(0.05));
+        assertThat(plan.rollMm()).isCloseTo(roll, within(0.05));
+        assertThat(plan.areaMm2()).isCloseTo(area, within(0.5));
+        assertThat(plan.coverage()).isCloseTo(coverage, within(0.0001));
+        assertThat(plan.shearN()).isCloseTo(shear, within(0.06));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "BUTT, 504.0, 524.0, 1326, 0.7238",
+        "MITRE, 516.0, 536.0, 1326, 0.7238",
+        "GAPPED, 488.0, 508.0, 1282, 0.6998"
+    })
+    void laysTheSquareReferenceLedgeWithUnequalEdges(
+            School school, double length, double roll, double area, double coverage) {
+        StripPlan plan = CASE_B.plan(school);
+        assertThat(plan.lengthMm()).isCloseTo(length, within(0.05));
+        assertThat(plan.rollMm()).isCloseTo(roll, within(0.05));
+        assertThat(plan.areaMm2()).isCloseTo(area, within(0.5));
+        assertThat(plan.coverage()).isCloseTo(coverage, within(0.0001));
+    }
+
+    @Test
+    void mitredStripsMeetOnlyWhereTheCornerIsTightEnough() {
+        // r < m + 3.41 w: 18 against 0.3 + 6.83 is too round; a square corner always closes.
+        assertThat(CASE_A.plan(School.MITRE).cornersClosed()).isFalse();
+        assertThat(CASE_B.plan(School.MITRE).cornersClosed()).isTrue();
+    }
+
+    @Test
+    void aPieceTooShortToLayIsLeftOut() {
+        StripPlanner planner = new StripPlanner(
+                CASE_A.ledge(),
+                CASE_A.tapeMm(),
+                0.3,
+                1,
+                0.5,
+                5,
+                5,
+                List.of(new Skip(Side.TOP, 22, 130, "window")),
+                CASE_A.adhesive(),
+                3,
+                40);
+        // Gapped strips start at 18; the piece up to 21.5 is 3.5 mm long.
+        List<Strip> top = planner.plan(School.GAPPED).strips().stream()
+                .filter(s -> s.side() == Side.TOP)
+                .toList();
+        assertThat(top).hasSize(1);
+        assertThat(top.get(0).fromMm()).isEqualTo(130.5);
+    }
+
+    @Test
+    void tapeWiderThanTheLedgeIsRefused() {
+        assertThatThrownBy(() -> new StripPlanner(
+                        CASE_A.ledge(), PerSide.all(2.8), 0.3, 1, 0.5, 5, 5, List.of(), CASE_A.adhesive(), 3, 40))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("tapeMm is 2.8; allowed: 0.3 to 2.7 mm");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"BUTT", "MITRE", "GAPPED"})
+    void everyStripOfTheDemoTabletLiesOnItsLedgeAndClearOfItsWindows(School school) {
+        var profile = MarrowbyQuire11.profile();
+        StripPlanner planner = BenchTape.planner(profile);
+        // The square ends of butted strips touch the outline with their outer corner: hence a hundredth of slack.
+        var ledge = planner.ledge().area().buffer(0.01);
+        for (Strip strip : planner.plan(school).strips()) {
+            for (Coordinate point : strip.outline()) {
+                assertThat(ledge.covers(ledge.getFactory().createPoint(point)))
+                        .as("%s at %s", strip.id(), point)
+                        .isTrue();
+            }
+        }
+        assertThat(planner.cutOuts())
+                .extracting(Skip::because)
+                .containsExactlyInAnyOrder("light sensor insert stays clear", "front camera stays clear");
+    }
+
+    @Test
+    void theDemoTabletsTapeHoldsADrop() {
+        var profile = MarrowbyQuire11.profile();
+        assertThat(BenchTape.plans(profile).get(0).shearN()).isGreaterThan(BenchTape.dropLoadN(profile));
+    }
+}

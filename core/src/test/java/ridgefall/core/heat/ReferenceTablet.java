@@ -1,0 +1,33 @@
+package ridgefall.core.heat;
+
+import ridgefall.core.material.Sheet;
+import ridgefall.core.profile.HeatStack;
+
+/** The device of the reference cases: an 11-inch fused tablet in an aluminium body. */
+public final class ReferenceTablet {
+    private ReferenceTablet() {}
+
+    public static HeatStack stack() {
+        return new HeatStack(
+                248,
+                178,
+                18,
+                5.9,
+                0.470,
+                3,
+                new Sheet(0.7, 1.0, 2.05e6, 2480),
+                new Sheet(0.2, 0.20, 1.8e6, 1000),
+                new Sheet(1.0, 160, 2.43e6, 2700),
+                new Sheet(0.2, 0.20, 1.9e6, 1000),
+                0.2,
+                new Sheet(1.5, 0.50, 1.8e6, 2000),
+                0.5,
+                new Sheet(3.0, 0.80, 2.5e6, 2400),
+                0.42,
+                500,
+                10,
+                0.35,
+                900,
+                1.5);
+    }
+}

@@ -1,0 +1,122 @@
+package ridgefall.core.separate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.separate.CutPlan.Move;
+
+class CutPlannerTest {
+    private static final DeviceProfile QUIRE = MarrowbyQuire11.profile();
+
+    private static CutPlan plan(List<EdgeInterval> cracks, String... freed) {
+        return CutPlanner.plan(QUIRE, FrontCondition.CRACKED, cracks, List.of(freed), 57.8, 60);
+    }
+
+    private static Stretch stretch(CutPlan plan, String id) {
+        return plan.stretches().stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void stretchesCoverTheEdgeOnceWithoutGaps() {
+        List<Stretch> stretches = plan(List.of()).stretches();
+        double at = 0;
+        for (Stretch stretch : stretches) {
+            assertThat(stretch.where().fromMm()).isCloseTo(at, within(1e-9));
+            at += stretch.where().lengthMm();
+        }
+        assertThat(at).isCloseTo(QUIRE.edge().lengthMm(), within(1e-9));
+        assertThat(stretches).hasSizeLessThanOrEqualTo(CutOrder.GREATEST_STRETCHES);
+    }
+
+    @Test
+    void theHingeIsFreedLastAndTheCablesOnItLastOfAll() {
+        CutPlan plan = plan(List.of());
+        long hinge = plan.stretches().stream().filter(Stretch::hinge).count();
+        List<Move> last = plan.moves()
+                .subList(plan.moves().size() - (int) hinge, plan.moves().size());
+        assertThat(last)
+                .allSatisfy(move ->
+                        assertThat(stretch(plan, move.stretchId()).hinge()).isTrue());
+        assertThat(plan.opensOn()).isEqualTo(Landmark.BOTTOM);
+        Stretch latest = stretch(plan, plan.moves().get(plan.moves().size() - 1).stretchId());
+        assertThat(latest.depthBecause()).isEqualTo("display and touch cables");
+    }
+
+    @Test
+    void startsWhereNothingLiesBeneath() {
+        CutPlan plan = plan(List.of());
+        assertThat(plan.moves().get(0).newEntry()).isTrue();
+        assertThat(stretch(plan, plan.moves().get(0).stretchId()).hazardWords()).isNull();
+    }
+
+    @Test
+    void depthIsTheBordersOrTheFeaturesWhicheverIsLess() {
+        CutPlan plan = plan(List.of());
+        // Border 7.5 mm less 1.5 mm.
+        assertThat(stretch(plan, "top-1").depthMm()).isEqualTo(6.0);
+        assertThat(plan.stretches())
+                .filteredOn(s -> "fingerprint key cable".equals(s.depthBecause()))
+                .singleElement()
+                .satisfies(s -> assertThat(s.depthMm()).isEqualTo(1.5));
+    }
+
+    @Test
+    void aCrackMakesItShallowSlowAndBarelyLiftable() {
+        EdgeInterval crack = new EdgeInterval(30, 5);
+        Move before = move(plan(List.of()), "top-1");
+        Move after = move(plan(List.of(crack)), "top-1");
+        assertThat(stretch(plan(List.of(crack)), "top-1").depthMm()).isEqualTo(2.0);
+        assertThat(after.seconds()).isGreaterThan(before.seconds());
+        CutPlan whole = CutPlanner.plan(QUIRE, FrontCondition.INTACT, List.of(), List.of(), 57.8, 60);
+        assertThat(move(whole, "top-1").liftLimitMm() / after.liftLimitMm()).isCloseTo(8, within(1e-9));
+    }
+
+    private static Move move(CutPlan plan, String id) {
+        return plan.moves().stream()
+                .filter(m -> m.stretchId().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void warmsAgainBeforeTheBondGoesCold() {
+        double warm = 60;
+        for (Move move : plan(List.of()).moves()) {
+            if (move.warmAgain()) {
+                warm = 60;
+            }
+            assertThat(warm >= move.seconds() || warm == 60).isTrue();
+            warm -= move.seconds();
+        }
+    }
+
+    @Test
+    void leavesFreedStretchesOutAndContinuesBesideThem() {
+        CutPlan plan = plan(List.of(), "top-1", "top-left");
+        assertThat(plan.moves()).extracting(Move::stretchId).doesNotContain("top-1", "top-left");
+        assertThat(plan.moves()).hasSize(plan.stretches().size() - 2);
+    }
+
+    @Test
+    void wedgesStandOnFreedClearEdgeOnly() {
+        CutPlan plan = plan(List.of());
+        List<Move> wedged =
+                plan.moves().stream().filter(m -> m.wedgeAtMm() != null).toList();
+        assertThat(wedged).isNotEmpty().allSatisfy(m -> {
+            Stretch on = stretch(plan, m.stretchId());
+            assertThat(on.where().contains(m.wedgeAtMm(), QUIRE.edge().lengthMm()))
+                    .isTrue();
+            assertThat(on.hazard()).isLessThan(0.5);
+        });
+    }
+}
