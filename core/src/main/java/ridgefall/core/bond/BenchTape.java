@@ -8,13 +8,13 @@ import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
-import ridgefall.core.bond.StripPlan.School;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.TapeSchool;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 
@@ -32,7 +32,7 @@ public final class BenchTape {
     /** The three schools for a device, the recommended one first: most hold, then closed corners. */
     public static List<StripPlan> plans(DeviceProfile profile) {
         StripPlanner planner = planner(profile);
-        return Arrays.stream(School.values())
+        return Arrays.stream(TapeSchool.values())
                 .map(planner::plan)
                 .sorted(Comparator.comparing(StripPlan::shearN).reversed())
                 .toList();

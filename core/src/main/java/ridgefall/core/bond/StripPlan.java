@@ -2,6 +2,7 @@ package ridgefall.core.bond;
 
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import ridgefall.core.material.TapeSchool;
 
 /**
  * The pieces of tape to cut and where they go.
@@ -12,7 +13,7 @@ import org.locationtech.jts.geom.Coordinate;
  * @param cornersClosed whether neighbouring strips meet in the corners
  */
 public record StripPlan(
-        School school,
+        TapeSchool school,
         List<Strip> strips,
         List<Skip> skips,
         double lengthMm,
@@ -21,23 +22,6 @@ public record StripPlan(
         double coverage,
         double shearN,
         boolean cornersClosed) {
-
-    /** How strips end at the corners. */
-    public enum School {
-        BUTT("butted: long strips run through"),
-        MITRE("mitred on the diagonal"),
-        GAPPED("stopped short of the corners");
-
-        private final String words;
-
-        School(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
 
     /** One piece, named by edge and number; the outline is in mm, face up, y down. */
     public record Strip(

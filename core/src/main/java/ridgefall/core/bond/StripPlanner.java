@@ -11,10 +11,10 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
-import ridgefall.core.bond.StripPlan.School;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.TapeSchool;
 import ridgefall.core.units.Allowed;
 
 /**
@@ -62,7 +62,7 @@ public record StripPlanner(
         cutOuts = List.copyOf(cutOuts);
     }
 
-    public StripPlan plan(School school) {
+    public StripPlan plan(TapeSchool school) {
         List<Strip> strips = new ArrayList<>();
         for (Side side : Side.values()) {
             strips.addAll(strips(side, school));
@@ -81,7 +81,7 @@ public record StripPlanner(
                 cornersClosed(school));
     }
 
-    private boolean cornersClosed(School school) {
+    private boolean cornersClosed(TapeSchool school) {
         return switch (school) {
             case GAPPED -> false;
             case BUTT -> ledge.radiusMm() == 0;
@@ -100,7 +100,7 @@ public record StripPlanner(
         return usable.getArea();
     }
 
-    private List<Strip> strips(Side side, School school) {
+    private List<Strip> strips(Side side, TapeSchool school) {
         double from = end(side, side.atStart(), school);
         double to = ledge.lengthMm(side) - end(side, side.atEnd(), school);
         List<double[]> free = new ArrayList<>();
@@ -132,7 +132,7 @@ public record StripPlanner(
     }
 
     /** How far from the bounding box's corner a strip starts, next to a neighbour. */
-    private double end(Side side, Side neighbour, School school) {
+    private double end(Side side, Side neighbour, TapeSchool school) {
         double beside = marginMm + tapeMm.of(neighbour);
         return switch (school) {
             case MITRE -> marginMm;
@@ -148,9 +148,9 @@ public record StripPlanner(
         return Math.max(marginMm, r - Math.sqrt(r * r - inner * inner));
     }
 
-    private Geometry shape(Side side, School school, double from, double to, boolean startsEdge, boolean endsEdge) {
+    private Geometry shape(Side side, TapeSchool school, double from, double to, boolean startsEdge, boolean endsEdge) {
         double width = tapeMm.of(side);
-        if (school != School.MITRE) {
+        if (school != TapeSchool.MITRE) {
             return box(side, from, to, marginMm, marginMm + width);
         }
         double startCut = startsEdge ? tapeMm.of(side.atStart()) : 0;

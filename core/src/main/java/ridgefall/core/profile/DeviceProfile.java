@@ -1,6 +1,7 @@
 package ridgefall.core.profile;
 
 import java.util.List;
+import java.util.Map;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
@@ -12,6 +13,7 @@ import ridgefall.core.units.NotAllowed;
 /**
  * All the bench needs to know of one device. Everything on the perimeter is given by edge position.
  *
+ * @param edgeNames what each straight edge is called at the bench, by what is found on it
  * @param borderMm the opaque band of the glass over the ledge
  * @param hinge the edge whose cables stay attached; freed last, the front opens on it
  * @param greatestOpeningDeg angle the cables allow
@@ -22,6 +24,7 @@ public record DeviceProfile(
         String name,
         String words,
         EdgeLine edge,
+        Map<Landmark, String> edgeNames,
         HeatStack heat,
         HeatLimits limits,
         Adhesive factoryAdhesive,
@@ -66,6 +69,7 @@ public record DeviceProfile(
         for (EdgeProfile.Piece<Double> piece : ledgeMm.pieces()) {
             Allowed.between("ledgeMm", piece.value(), 0.3, borderMm, "mm, no wider than the border");
         }
+        edgeNames = Map.copyOf(edgeNames);
         features = List.copyOf(features);
         functions = List.copyOf(functions);
         connectors = List.copyOf(connectors);
@@ -80,6 +84,17 @@ public record DeviceProfile(
         return features.stream()
                 .filter(f -> f.where().overlaps(interval, edge.lengthMm()))
                 .toList();
+    }
+
+    /** Names an edge or a corner by what is found there, never by left or right. */
+    public String placeName(Landmark landmark) {
+        if (!landmark.isCorner()) {
+            return edgeNames.get(landmark);
+        }
+        Landmark[] all = Landmark.values();
+        String before = edgeNames.get(all[landmark.ordinal() - 1]);
+        String after = edgeNames.get(all[(landmark.ordinal() + 1) % all.length]);
+        return "corner of " + before + " and " + after;
     }
 
     public Repair repair(String repairId) {

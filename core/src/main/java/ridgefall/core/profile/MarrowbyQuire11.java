@@ -4,6 +4,7 @@ import static ridgefall.core.profile.DeviceProfile.Seating.CLOSED;
 import static ridgefall.core.profile.DeviceProfile.Seating.OPEN;
 
 import java.util.List;
+import java.util.Map;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
@@ -41,6 +42,11 @@ public final class MarrowbyQuire11 {
                 "Marrowby Quire 11",
                 "11-inch tablet, fused front, stylus",
                 edge,
+                Map.of(
+                        Landmark.TOP, "camera edge",
+                        Landmark.RIGHT, "port edge",
+                        Landmark.BOTTOM, "cable edge",
+                        Landmark.LEFT, "magnet edge"),
                 heat(),
                 HeatLimits.USUAL,
                 Adhesive.PET_CARRIER_TAPE,

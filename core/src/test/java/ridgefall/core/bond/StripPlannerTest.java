@@ -11,10 +11,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
-import ridgefall.core.bond.StripPlan.School;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.TapeSchool;
 import ridgefall.core.profile.MarrowbyQuire11;
 import ridgefall.core.units.NotAllowed;
 
@@ -51,7 +51,7 @@ class StripPlannerTest {
         "GAPPED, 676.0, 706.0, 1352, 0.5765, 172.9"
     })
     void laysTheReferenceTabletWithTwoCutOuts(
-            School school, double length, double roll, double area, double coverage, double shear) {
+            TapeSchool school, double length, double roll, double area, double coverage, double shear) {
         StripPlan plan = CASE_A.plan(school);
         assertThat(plan.lengthMm()).isCloseTo(length, within(0.05));
         assertThat(plan.rollMm()).isCloseTo(roll, within(0.05));
@@ -67,7 +67,7 @@ class StripPlannerTest {
         "GAPPED, 488.0, 508.0, 1282, 0.6998"
     })
     void laysTheSquareReferenceLedgeWithUnequalEdges(
-            School school, double length, double roll, double area, double coverage) {
+            TapeSchool school, double length, double roll, double area, double coverage) {
         StripPlan plan = CASE_B.plan(school);
         assertThat(plan.lengthMm()).isCloseTo(length, within(0.05));
         assertThat(plan.rollMm()).isCloseTo(roll, within(0.05));
@@ -78,8 +78,8 @@ class StripPlannerTest {
     @Test
     void mitredStripsMeetOnlyWhereTheCornerIsTightEnough() {
         // r < m + 3.41 w: 18 against 0.3 + 6.83 is too round; a square corner always closes.
-        assertThat(CASE_A.plan(School.MITRE).cornersClosed()).isFalse();
-        assertThat(CASE_B.plan(School.MITRE).cornersClosed()).isTrue();
+        assertThat(CASE_A.plan(TapeSchool.MITRE).cornersClosed()).isFalse();
+        assertThat(CASE_B.plan(TapeSchool.MITRE).cornersClosed()).isTrue();
     }
 
     @Test
@@ -97,7 +97,7 @@ class StripPlannerTest {
                 3,
                 40);
         // Gapped strips start at 18; the piece up to 21.5 is 3.5 mm long.
-        List<Strip> top = planner.plan(School.GAPPED).strips().stream()
+        List<Strip> top = planner.plan(TapeSchool.GAPPED).strips().stream()
                 .filter(s -> s.side() == Side.TOP)
                 .toList();
         assertThat(top).hasSize(1);
@@ -114,7 +114,7 @@ class StripPlannerTest {
 
     @ParameterizedTest
     @CsvSource({"BUTT", "MITRE", "GAPPED"})
-    void everyStripOfTheDemoTabletLiesOnItsLedgeAndClearOfItsWindows(School school) {
+    void everyStripOfTheDemoTabletLiesOnItsLedgeAndClearOfItsWindows(TapeSchool school) {
         var profile = MarrowbyQuire11.profile();
         StripPlanner planner = BenchTape.planner(profile);
         // The square ends of butted strips touch the outline with their outer corner: hence a hundredth of slack.

@@ -1,0 +1,127 @@
+package ridgefall.app.http;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * First in line: no body longer than the limit is read, whether it says its length or not, and a database that went
+ * away while the session was looked up is told as a problem detail like any other.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class BodyLimit extends OncePerRequestFilter {
+    private final long longestBytes;
+    private final JsonMapper json;
+
+    BodyLimit(@Value("${ridgefall.longest-body-bytes}") long longestBytes, JsonMapper json) {
+        this.longestBytes = longestBytes;
+        this.json = json;
+    }
+
+    /** The body went on beyond the limit. */
+    static final class TooLong extends IOException {
+        private static final long serialVersionUID = 1;
+        private final long longestBytes;
+
+        TooLong(long longestBytes) {
+            super("body longer than " + longestBytes + " bytes");
+            this.longestBytes = longestBytes;
+        }
+
+        long longestBytes() {
+            return longestBytes;
+        }
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getContentLengthLong() > longestBytes) {
+            write(response, Problems.tooLarge(longestBytes));
+            return;
+        }
+        try {
+            chain.doFilter(new Limited(request), response);
+        } catch (DataAccessException
+                | TransactionException e) {
+            if (response.isCommitted()) {
+                throw e;
+            }
+            response.reset();
+            response.setHeader("Retry-After", "2");
+            write(response, Problems.databaseAway());
+        }
+    }
+
+    private void write(HttpServletResponse response, ProblemDetail problem) throws IOException {
+        response.setStatus(problem.getStatus());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), problem);
+    }
+
+    private final class Limited extends HttpServletRequestWrapper {
+        Limited(HttpServletRequest request) {
+            super(request);
+        }
+
+        @Override
+        public ServletInputStream getInputStream() throws IOException {
+            ServletInputStream body = super.getInputStream();
+            return new ServletInputStream() {
+                private long read;
+
+                @Override
+                public int read() throws IOException {
+                    int next = body.read();
+                    count(next < 0 ? 0 : 1);
+                    return next;
+                }
+
+                @Override
+                public int read(byte[] into, int from, int length) throws IOException {
+                    int got = body.read(into, from, length);
+                    count(Math.max(0, got));
+                    return got;
+                }
+
+                private void count(int bytes) throws TooLong {
+                    read += bytes;
+                    if (read > longestBytes) {
+                        throw new TooLong(longestBytes);
+                    }
+                }
+
+                @Override
+                public boolean isFinished() {
+                    return body.isFinished();
+                }
+
+                @Override
+                public boolean isReady() {
+                    return body.isReady();
+                }
+
+                @Override
+                public void setReadListener(ReadListener listener) {
+                    body.setReadListener(listener);
+                }
+            };
+        }
+    }
+}

@@ -1,0 +1,165 @@
+package ridgefall.app.http;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Turns whatever went wrong into a problem detail that says what was given and what is allowed. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler(NotAllowed.class)
+    ProblemDetail notAllowed(NotAllowed e) {
+        return Problem.badValue(e.field(), e.value(), e.allowed());
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    ResponseEntity<ProblemDetail> database(Exception e) {
+        LOG.warn("database: {}", e.getMessage());
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, "2")
+                .body(databaseAway());
+    }
+
+    @ExceptionHandler(Exception.class)
+    ProblemDetail anything(Exception e) {
+        LOG.error("unexpected", e);
+        return Problem.detail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something broke here",
+                "This is our fault. Nothing was changed.",
+                Map.of());
+    }
+
+    static ProblemDetail databaseAway() {
+        return Problem.detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The journal can't be reached",
+                "The database does not answer. Nothing was changed; try again in a moment.",
+                Map.of());
+    }
+
+    static ProblemDetail tooLarge(long longestBytes) {
+        return Problem.detail(
+                HttpStatus.CONTENT_TOO_LARGE,
+                "Too much at once",
+                "body is longer than allowed; allowed: at most " + longestBytes + " bytes",
+                Map.of("field", "body", "value", "too long", "allowed", "at most " + longestBytes + " bytes"));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        String field = e instanceof MethodArgumentTypeMismatchException m ? m.getName() : e.getPropertyName();
+        return ResponseEntity.badRequest()
+                .body(Problem.badValue(field, shorten(String.valueOf(e.getValue())), typeWords(e.getRequiredType())));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof BodyLimit.TooLong tooLong) {
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(tooLong.longestBytes()));
+            }
+            if (cause instanceof NotAllowed n) {
+                return ResponseEntity.badRequest().body(notAllowed(n));
+            }
+        }
+        return ResponseEntity.badRequest()
+                .body(
+                        e.getCause() instanceof JacksonException json
+                                ? unreadable(json)
+                                : Problem.badValue("body", "missing", "a JSON object"));
+    }
+
+    private static ProblemDetail unreadable(JacksonException e) {
+        if (e instanceof UnrecognizedPropertyException u) {
+            return Problem.badValue(
+                    path(u), "not known here", "the fields " + u.getKnownPropertyIds().stream()
+                            .map(String::valueOf)
+                            .sorted()
+                            .collect(Collectors.joining(", ")));
+        } else if (e instanceof InvalidTypeIdException t) {
+            return Problem.badValue("type", t.getTypeId(), "the name of a fact, such as StretchFreed");
+        } else if (e instanceof InvalidFormatException f) {
+            return Problem.badValue(path(f), shorten(String.valueOf(f.getValue())), typeWords(f.getTargetType()));
+        } else if (e instanceof MismatchedInputException m) {
+            return Problem.badValue(path(m), "missing or of the wrong kind", typeWords(m.getTargetType()));
+        } else if (e instanceof StreamReadException s) {
+            return Problem.badValue(
+                    "body",
+                    "not JSON at line " + s.getLocation().getLineNr() + ", column "
+                            + s.getLocation().getColumnNr(),
+                    "a JSON object");
+        }
+        return Problem.badValue("body", "not readable", "a JSON object");
+    }
+
+    private static String path(DatabindException e) {
+        List<String> names = e.getPath().stream()
+                .map(reference -> reference.getPropertyName() == null
+                        ? "[" + reference.getIndex() + "]"
+                        : reference.getPropertyName())
+                .toList();
+        return names.isEmpty() ? "body" : names.get(names.size() - 1);
+    }
+
+    private static String typeWords(Class<?> type) {
+        if (type == null) {
+            return "another kind of value";
+        }
+        if (type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(String::valueOf)
+                            .collect(Collectors.joining(", "));
+        }
+        if (type == int.class || type == long.class || type == Integer.class || type == Long.class) {
+            return "a whole number";
+        }
+        if (type.isPrimitive() && type != boolean.class || Number.class.isAssignableFrom(type)) {
+            return "a number";
+        }
+        return switch (type.getSimpleName()) {
+            case "boolean", "Boolean" -> "true or false";
+            case "UUID" -> "an id of 32 hexadecimal digits with dashes";
+            case "Instant" -> "a time such as 2026-03-02T08:00:00Z";
+            case "String" -> "a text";
+            default -> "an object with the fields of " + type.getSimpleName();
+        };
+    }
+
+    private static String shorten(String value) {
+        return value.length() <= 60 ? value : value.substring(0, 60) + "…";
+    }
+}

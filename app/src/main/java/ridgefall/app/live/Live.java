@@ -1,0 +1,133 @@
+package ridgefall.app.live;
+
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
+import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.http.MediaType;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import io.swagger.v3.oas.annotations.Hidden;
+
+/**
+ * Tells every open screen which job changed. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY.
+ * After a gap (database away) every screen is told to look again at everything.
+ */
+@RestController
+class Live implements SmartLifecycle {
+    static final String CHANNEL = "ridgefall_journal";
+    private static final Logger LOG = LoggerFactory.getLogger(Live.class);
+    private static final int POLL_MS = 500;
+
+    private final DataSourceProperties database;
+    private final Set<SseEmitter> screens = ConcurrentHashMap.newKeySet();
+    private volatile boolean running;
+    private Thread listener;
+
+    Live(DataSourceProperties database) {
+        this.database = database;
+    }
+
+    @Hidden
+    @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live() {
+        SseEmitter screen = new SseEmitter(0L);
+        screen.onCompletion(() -> screens.remove(screen));
+        screen.onError(e -> screens.remove(screen));
+        screens.add(screen);
+        send(screen, SseEmitter.event().name("hello").data("{}"));
+        return screen;
+    }
+
+    /** Without a word now and then, a screen could not tell a quiet bench from a dead line. */
+    @Scheduled(fixedRate = 4000)
+    void beat() {
+        broadcast("beat", "{}");
+    }
+
+    private void broadcast(String name, String data) {
+        for (SseEmitter screen : screens) {
+            send(screen, SseEmitter.event().name(name).data(data));
+        }
+    }
+
+    private void send(SseEmitter screen, SseEmitter.SseEventBuilder event) {
+        try {
+            screen.send(event);
+        } catch (IOException | IllegalStateException e) {
+            screens.remove(screen);
+            screen.completeWithError(e);
+        }
+    }
+
+    private void listen() {
+        boolean gap = false;
+        while (running) {
+            try (Connection connection = DriverManager.getConnection(
+                            database.determineUrl(), database.determineUsername(), database.determinePassword());
+                    Statement statement = connection.createStatement()) {
+                statement.execute("listen " + CHANNEL);
+                if (gap) {
+                    broadcast("look-again", "{}");
+                }
+                PGConnection notifications = connection.unwrap(PGConnection.class);
+                while (running) {
+                    PGNotification[] arrived = notifications.getNotifications(POLL_MS);
+                    for (PGNotification one : arrived == null ? new PGNotification[0] : arrived) {
+                        broadcast("changed", one.getParameter());
+                    }
+                }
+            } catch (SQLException e) {
+                gap = true;
+                LOG.warn("not listening: {}", e.getMessage());
+                pause();
+            }
+        }
+    }
+
+    private static void pause() {
+        try {
+            TimeUnit.SECONDS.sleep(1);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        listener = new Thread(this::listen, "journal-listener");
+        listener.setDaemon(true);
+        listener.start();
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+        listener.interrupt();
+        screens.forEach(SseEmitter::complete);
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** Before the web server's graceful shutdown, which would wait for open event streams. */
+    @Override
+    public int getPhase() {
+        return Integer.MAX_VALUE;
+    }
+}

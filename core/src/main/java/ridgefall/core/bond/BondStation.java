@@ -1,0 +1,80 @@
+package ridgefall.core.bond;
+
+import java.util.ArrayList;
+import java.util.List;
+import ridgefall.core.bond.StripPlan.Strip;
+import ridgefall.core.clean.CleanStation;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.StationRoom;
+import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Choice;
+import ridgefall.core.material.TapeSchool;
+import ridgefall.core.profile.DeviceProfile;
+
+public final class BondStation implements StationRoom {
+    @Override
+    public Station station() {
+        return Station.BOND;
+    }
+
+    @Override
+    public List<Step> steps(DeviceProfile profile, JobState state) {
+        List<StripPlan> plans = BenchTape.plans(profile);
+        Choice[] schools = plans.stream()
+                .map(plan -> plan == plans.get(0)
+                        ? Step.go(plan.school().words(), new Fact.StripsChosen(plan.school()))
+                        : Step.other(plan.school().words(), new Fact.StripsChosen(plan.school())))
+                .toArray(Choice[]::new);
+        Step choose = Step.open(
+                "bond.school", Station.BOND, "How the strips end at the corners", "the first holds most", schools);
+        List<Step> steps = new ArrayList<>();
+        steps.add(state.school().map(s -> choose.answered(s.words())).orElse(choose));
+        plans.stream()
+                .filter(plan ->
+                        plan.school() == state.school().orElse(plans.get(0).school()))
+                .flatMap(plan -> plan.strips().stream())
+                .map(strip -> lay(profile, strip, state))
+                .forEach(steps::add);
+        return steps;
+    }
+
+    private static Step lay(DeviceProfile profile, Strip strip, JobState state) {
+        double tenths = Math.round(strip.lengthMm() * 10) / 10.0;
+        Step step = Step.open(
+                "bond." + strip.id(),
+                Station.BOND,
+                "Strip {mm:" + tenths + "} × {mm:" + strip.widthMm() + "}, "
+                        + profile.placeName(Landmark.valueOf(strip.side().name())),
+                "straight and flat, nothing up the side wall; never stretch it",
+                Step.go("Laid", new Fact.StripLaid(strip.id())));
+        return state.stripLaid(strip.id()) ? step.answered("laid") : step;
+    }
+
+    @Override
+    public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
+        List<Hold> holds = new ArrayList<>();
+        if (fact instanceof Fact.CheckAnswered f) {
+            Checks.known("checkId", f.checkId(), List.of());
+        } else if (fact instanceof Fact.StripLaid f) {
+            if (state.school().isEmpty()) {
+                holds.add(Hold.firm("bond.school", Station.BOND, "No way of ending the strips is chosen"));
+            }
+            TapeSchool school = state.school().orElse(TapeSchool.BUTT);
+            Checks.known(
+                    "stripId",
+                    f.stripId(),
+                    BenchTape.plans(profile).stream()
+                            .filter(plan -> plan.school() == school)
+                            .flatMap(plan -> plan.strips().stream())
+                            .map(Strip::id)
+                            .toList());
+            holds.addAll(Checks.openSteps(new CleanStation().steps(profile, state)));
+        }
+        return holds;
+    }
+}

@@ -1,0 +1,86 @@
+package ridgefall.core.clean;
+
+import java.util.ArrayList;
+import java.util.List;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.TimerKind;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.JobState.Timer;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.StationRoom;
+import ridgefall.core.job.Step;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.DeviceProfile.Part;
+
+/** The step that decides whether the front stays down. */
+public final class CleanStation implements StationRoom {
+    /** Alcohol on a bare metal ledge is gone well within this; common practice. */
+    private static final int DRYING_S = 90;
+
+    @Override
+    public Station station() {
+        return Station.CLEAN;
+    }
+
+    @Override
+    public List<Step> steps(DeviceProfile profile, JobState state) {
+        List<Step> steps = new ArrayList<>(List.of(
+                Checks.check(
+                        state,
+                        "clean.bare",
+                        "Ledge bare of glue and glass",
+                        "blade first, away from hand and cables; shards into the rigid bin",
+                        "Bare"),
+                Checks.check(
+                        state,
+                        "clean.wiped",
+                        "Wiped with solvent",
+                        "ventilate, no flame or heat; acetone never on plastic; keep off battery, camera, sensors",
+                        "Wiped")));
+        Step dry = Step.open(
+                "clean.drying",
+                Station.CLEAN,
+                "Let it dry",
+                null,
+                Step.go("Start drying, {s:" + DRYING_S + "}", new Fact.TimerStarted(TimerKind.DRYING, DRYING_S)));
+        if (state.timer(Timer.Kind.DRYING).isPresent()) {
+            dry = Step.open(
+                            "clean.drying",
+                            Station.CLEAN,
+                            "Drying",
+                            null,
+                            Step.go("Dry", new Fact.TimerStopped(TimerKind.DRYING)))
+                    .waiting(state.timer(Timer.Kind.DRYING).get().seq());
+        } else if (state.everTimed(Timer.Kind.DRYING)) {
+            dry = dry.answered("dried");
+        }
+        steps.add(dry);
+        steps.add(Checks.check(
+                state,
+                "clean.flat",
+                "Ledge flat, dry and shiny",
+                "run a nail along it, corners too",
+                "Flat and shiny"));
+        return steps;
+    }
+
+    @Override
+    public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
+        if (fact instanceof Fact.CheckAnswered f) {
+            Checks.known(
+                    "checkId",
+                    f.checkId(),
+                    steps(profile, state).stream().map(Step::id).toList());
+        }
+        List<Hold> holds = new ArrayList<>();
+        for (Part plug : profile.connectors()) {
+            if (!state.plugFreed(plug.id())) {
+                holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, "The old front is still on its plugs"));
+                break;
+            }
+        }
+        return holds;
+    }
+}

@@ -1,0 +1,105 @@
+package ridgefall.core.job;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import ridgefall.core.job.Fact.Answer;
+import ridgefall.core.job.Fact.CheckAnswered;
+import ridgefall.core.job.Fact.FunctionTested;
+import ridgefall.core.job.Fact.Phase;
+import ridgefall.core.job.JobState.Given;
+import ridgefall.core.job.Step.Ask;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.units.NotAllowed;
+
+/** Steps that are answered pass, fail or cannot be tested, alike at every station. */
+public final class Checks {
+    private Checks() {}
+
+    /** A check of a station that is passed or not; {@code done} is the label of the good answer. */
+    public static Step check(JobState state, String checkId, String title, String hint, String done) {
+        Step step = Step.open(
+                checkId,
+                new CheckAnswered(checkId, Answer.PASS, null).station(),
+                title,
+                hint,
+                Step.go(done, new CheckAnswered(checkId, Answer.PASS, null)),
+                Step.fail("Not right", new CheckAnswered(checkId, Answer.FAIL, null), Ask.reason("What is wrong?")));
+        return state.overridden(checkId)
+                ? step.answered("Not right, signed off by a lead")
+                : answered(step, state.check(checkId), done);
+    }
+
+    /** A function of the device's list in one phase. */
+    public static Step function(JobState state, DeviceProfile.Function function, Phase phase) {
+        Step step = Step.open(
+                phase.name().toLowerCase(Locale.ROOT) + "." + function.id(),
+                new FunctionTested(function.id(), phase, Answer.PASS, null).station(),
+                function.words(),
+                before(state, function, phase),
+                Step.go("Works", new FunctionTested(function.id(), phase, Answer.PASS, null)),
+                Step.fail("Fails", new FunctionTested(function.id(), phase, Answer.FAIL, null)),
+                Step.other(
+                        "Can't test",
+                        new FunctionTested(function.id(), phase, Answer.CANNOT_TEST, "?"),
+                        Ask.reason("Cannot be tested because …")));
+        Optional<Given> given = state.function(phase, function.id());
+        // At intake a failing function is a finding; later it stands in the way.
+        if (given.isPresent() && given.get().answer() == Answer.FAIL) {
+            if (phase == Phase.BEFORE) {
+                return step.answered("Fails");
+            }
+            if (state.overridden(step.id())) {
+                return step.answered("Fails, signed off by a lead");
+            }
+        }
+        return answered(step, given, "Works");
+    }
+
+    private static String before(JobState state, DeviceProfile.Function function, Phase phase) {
+        return phase == Phase.BEFORE
+                ? null
+                : state.function(Phase.BEFORE, function.id())
+                        .map(given -> "At intake: " + words(given.answer()))
+                        .orElse(null);
+    }
+
+    public static String words(Answer answer) {
+        return switch (answer) {
+            case PASS -> "works";
+            case FAIL -> "fails";
+            case CANNOT_TEST -> "could not be tested";
+        };
+    }
+
+    private static Step answered(Step step, Optional<Given> given, String done) {
+        if (given.isEmpty()) {
+            return step;
+        }
+        Given it = given.get();
+        return switch (it.answer()) {
+            case PASS -> step.answered(done);
+            case FAIL -> step.problem(it.reason() == null ? "Fails" : it.reason());
+            case CANNOT_TEST -> step.answered("Can't test: " + it.reason());
+        };
+    }
+
+    /** @throws NotAllowed when the id is not one of those a device or station has */
+    public static void known(String field, String id, List<String> ids) {
+        if (!ids.contains(id)) {
+            throw new NotAllowed(field, id, "one of " + String.join(", ", ids));
+        }
+    }
+
+    /** A hold for each step that is still open; a lead may answer for a bad result, not for a missing one. */
+    public static List<Hold> openSteps(List<Step> steps) {
+        return steps.stream()
+                .filter(Step::open)
+                .map(step -> new Hold(
+                        step.id(),
+                        step.station(),
+                        step.problem() ? step.title() + ": " + step.answer() : step.title(),
+                        step.problem()))
+                .toList();
+    }
+}

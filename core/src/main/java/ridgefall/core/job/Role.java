@@ -1,0 +1,30 @@
+package ridgefall.core.job;
+
+/** Who may record what: the desk takes in and hands over, technicians work, a lead also signs off what is held. */
+public enum Role {
+    DESK("front desk"),
+    TECHNICIAN("technician"),
+    LEAD("lead");
+
+    private final String words;
+
+    Role(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    public boolean mayRecord(Fact fact) {
+        return switch (this) {
+            case LEAD -> true;
+            case TECHNICIAN -> !(fact instanceof Fact.HoldOverridden);
+            case DESK ->
+                fact instanceof Fact.Undone
+                        || fact.station() == Station.INTAKE
+                        || fact.station() == Station.DECIDE
+                        || fact instanceof Fact.HandedOver;
+        };
+    }
+}

@@ -1,0 +1,19 @@
+package ridgefall.core.job;
+
+import java.util.List;
+import ridgefall.core.profile.DeviceProfile;
+
+/** What a station contributes to a job: its steps, and what holds its facts back. Pure. */
+public interface StationRoom {
+    Station station();
+
+    /** All steps in working order, done or not. */
+    List<Step> steps(DeviceProfile profile, JobState state);
+
+    /**
+     * What stands in the way of a fact of this station.
+     *
+     * @throws ridgefall.core.units.NotAllowed when the fact names something this device does not have
+     */
+    List<Hold> holds(Fact fact, DeviceProfile profile, JobState state);
+}

@@ -1,0 +1,114 @@
+package ridgefall.core.prove;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Phase;
+import ridgefall.core.job.FactWords;
+import ridgefall.core.job.JobState;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.DeviceProfile.CarryOver;
+import ridgefall.core.profile.DeviceProfile.Function;
+
+/**
+ * The page that goes with the device: what was found, done, measured, kept and lost. Says nothing the journal does not
+ * hold.
+ */
+public record JobRecord(
+        String device,
+        String owner,
+        String fault,
+        Instant openedAt,
+        Instant handedOverAt,
+        List<FunctionLine> functions,
+        List<Line> found,
+        List<Line> done,
+        List<Line> measured,
+        List<String> kept,
+        List<String> lost,
+        String adhesive,
+        List<String> people) {
+
+    /** A function before, with the front loose, and after; a dash where it was not asked. */
+    public record FunctionLine(String function, String before, String open, String after) {}
+
+    public record Line(Instant at, String who, String words) {}
+
+    public static JobRecord of(DeviceProfile profile, List<Entry> journal) {
+        JobState state = JobState.of(journal);
+        List<Entry> counting = JobState.effective(journal);
+        List<Line> found = new ArrayList<>();
+        List<Line> done = new ArrayList<>();
+        List<Line> measured = new ArrayList<>();
+        for (Entry entry : counting) {
+            Fact fact = entry.fact();
+            Line line = new Line(entry.happenedAt(), entry.who(), FactWords.of(fact, profile));
+            if (fact instanceof Fact.TemperatureRead || fact instanceof Fact.ScrewsCounted) {
+                measured.add(line);
+            } else if (fact instanceof Fact.FrontSeen
+                    || fact instanceof Fact.CrackMarked
+                    || fact instanceof Fact.BatterySeen
+                    || fact instanceof Fact.PowerSeen
+                    || fact instanceof Fact.MishapSeen) {
+                found.add(line);
+            } else if (!(fact instanceof Fact.FunctionTested) && !(fact instanceof Fact.JobOpened)) {
+                done.add(line);
+            }
+        }
+        List<String> kept = new ArrayList<>();
+        List<String> lost = new ArrayList<>();
+        for (CarryOver part : profile.carryOvers()) {
+            if (state.carriedOver(part.id())) {
+                kept.add(part.words());
+            } else if (state.carryOverLost().containsKey(part.id())) {
+                lost.add(part.words() + ": " + state.carryOverLost().get(part.id()));
+            }
+        }
+        for (Function function : profile.functions()) {
+            if (worked(state, Phase.BEFORE, function) && !worked(state, Phase.AFTER, function)) {
+                answer(state, Phase.AFTER, function)
+                        .ifPresent(after -> lost.add(function.words() + ": worked before, now " + after));
+            }
+        }
+        return new JobRecord(
+                profile.name(),
+                state.opened().owner(),
+                state.opened().fault(),
+                state.openedAt(),
+                state.handedOverAt().orElse(null),
+                profile.functions().stream()
+                        .map(f -> new FunctionLine(
+                                f.words(),
+                                answer(state, Phase.BEFORE, f).orElse("–"),
+                                answer(state, Phase.OPEN, f).orElse("–"),
+                                answer(state, Phase.AFTER, f).orElse("–")))
+                        .toList(),
+                found,
+                done,
+                measured,
+                kept,
+                lost,
+                state.school()
+                        .map(s -> "PET-carrier acrylic tape, strips " + s.words())
+                        .orElse("none laid"),
+                counting.stream()
+                        .map(e -> e.who() + ", " + e.role().words())
+                        .distinct()
+                        .toList());
+    }
+
+    private static boolean worked(JobState state, Phase phase, Function function) {
+        return state.function(phase, function.id())
+                .filter(g -> g.answer() == Fact.Answer.PASS)
+                .isPresent();
+    }
+
+    private static Optional<String> answer(JobState state, Phase phase, Function function) {
+        return state.function(phase, function.id())
+                .map(g -> Checks.words(g.answer()) + (g.reason() == null ? "" : ", " + g.reason()));
+    }
+}

@@ -1,0 +1,286 @@
+package ridgefall.core.gate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Answer;
+import ridgefall.core.job.Fact.FunctionTested;
+import ridgefall.core.job.Fact.Phase;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.JobState.Timer;
+import ridgefall.core.job.Role;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.material.TapeSchool;
+import ridgefall.core.prove.JobRecord;
+import ridgefall.core.units.NotAllowed;
+
+/** The rules of a job, from intake to hand-over. */
+class CourseTest {
+
+    @Test
+    void whatIsOfferedNextLeadsThroughAllTwelveStationsToTheHandOver() {
+        Journey journey = new Journey();
+        List<Station> visited = new ArrayList<>();
+        while (journey.next().isPresent()) {
+            Station station = journey.next().get().station();
+            if (!visited.contains(station)) {
+                visited.add(station);
+            }
+            journey.tapNext();
+        }
+        assertThat(visited).isEqualTo(Arrays.asList(Station.values()));
+        assertThat(journey.state().handedOverAt()).isPresent();
+    }
+
+    @Test
+    void nothingIsWarmedOrCutBeforeTheBaselineTheAgreementAndThePart() {
+        Journey journey = new Journey();
+        List<Hold> holds = journey.holds(new Fact.SoakStarted("plate-1", 80, 120));
+        assertThat(holds).extracting(Hold::station).contains(Station.INTAKE, Station.DECIDE, Station.PARTS);
+        assertThat(journey.holds(new Fact.StretchFreed("top-1"))).isNotEmpty();
+    }
+
+    @Test
+    void aSwollenBatteryStopsEveryBench() {
+        Journey journey = new Journey().until(Station.HEAT).append(new Fact.BatterySeen(Fact.Battery.SWOLLEN));
+        assertThat(journey.holds(new Fact.CheckAnswered("heat.cleared", Answer.PASS, null)))
+                .singleElement()
+                .satisfies(hold -> {
+                    assertThat(hold.because()).contains("stop, isolate");
+                    assertThat(hold.overridable()).isFalse();
+                });
+    }
+
+    @Test
+    void aSoakBeyondWhatItsSpreadAllowsIsHeldUntilALeadAnswersForIt() {
+        Journey journey = new Journey().until(Station.HEAT);
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof Fact.SoakStarted)) {
+            journey.tapNext();
+        }
+        Fact tooLong = new Fact.SoakStarted("plate-1", 85, 1800);
+        assertThat(journey.holds(tooLong)).extracting(Hold::id).containsExactly("heat.limit");
+        journey.append(new Fact.HoldOverridden("heat.limit", "probe on the cell, watched"));
+        assertThat(journey.holds(tooLong)).isEmpty();
+        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("plate-1", 95, 60)))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("50 to 90 °C on Plate 1");
+        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("oven", 80, 60)))
+                .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1");
+    }
+
+    @Test
+    void theHingeWaitsForTheRestAndOnlyALeadMayChangeThat() {
+        Journey journey = new Journey().until(Station.SEPARATE);
+        assertThat(journey.holds(new Fact.StretchFreed("bottom-1")))
+                .extracting(Hold::id)
+                .containsExactly("separate.hinge");
+        assertThat(journey.holds(new Fact.FrontOpened()))
+                .extracting(Hold::because)
+                .singleElement()
+                .asString()
+                .contains("still hold");
+        assertThatThrownBy(() -> journey.holds(new Fact.StretchFreed("left-9")))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("stretchId is left-9");
+    }
+
+    @Test
+    void noDisplayPlugBeforeIsolationIsProven() {
+        Journey journey = new Journey().until(Station.STRIP);
+        Fact plug = new Fact.PlugFreed("display-plug");
+        assertThat(journey.holds(plug)).extracting(Hold::id).containsExactly("strip.proven");
+        assertThat(journey.holds(new Fact.IsolationProven()))
+                .extracting(Hold::id)
+                .containsExactly("strip.isolate");
+        journey.append(new Fact.BatteryIsolated(Fact.Isolation.UNPLUGGED)).append(new Fact.IsolationProven());
+        assertThat(journey.holds(plug)).isEmpty();
+    }
+
+    @Test
+    void noStripOnADirtyLedge() {
+        Journey journey = new Journey().until(Station.BOND);
+        journey.append(new Fact.CheckAnswered("clean.bare", Answer.FAIL, "glue in a corner"));
+        journey.append(new Fact.StripsChosen(TapeSchool.BUTT));
+        assertThat(journey.holds(new Fact.StripLaid("top-1")))
+                .extracting(Hold::id)
+                .containsExactly("clean.bare");
+    }
+
+    @Test
+    void noLinerComesOffBeforeTheTest() {
+        Journey journey = new Journey().until(Station.TEST);
+        assertThat(journey.holds(new Fact.CoverRemoved("liner-long")))
+                .extracting(Hold::id)
+                .contains("test.plugged", "open.picture", "open.touch");
+    }
+
+    @Test
+    void sealingNamesEverythingThatIsMissingOnOrIn() {
+        Journey journey = new Journey().until(Station.CARRY);
+        journey.append(new Fact.WedgeSet(40.0));
+        assertThat(journey.holds(new Fact.Sealed()))
+                .extracting(Hold::id)
+                .contains(
+                        "separate.wedge.40.0", // a wedge is in
+                        "carry.stylus-data", // a carry-over is open
+                        "open.touch", // a test is missing
+                        "seal.inner-film", // a film is on
+                        "seal.liner-hinge"); // a liner is on
+    }
+
+    @Test
+    void sealingIsFreeOnceEverythingIsSoAndBlockedByASingleWedge() {
+        Journey journey = new Journey().until(Station.SEAL);
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof Fact.Sealed)) {
+            journey.tapNext();
+        }
+        assertThat(journey.holds(new Fact.Sealed())).isEmpty();
+        journey.append(new Fact.WedgeSet(40.0));
+        assertThat(journey.holds(new Fact.Sealed()))
+                .singleElement()
+                .satisfies(hold -> assertThat(hold.because()).startsWith("A wedge is still in at {mm:40.0}"));
+        journey.append(new Fact.WedgePulled(40.0));
+        assertThat(journey.holds(new Fact.Sealed())).isEmpty();
+    }
+
+    @Test
+    void whatFailsInTheTestHoldsTheSealUntilALeadSignsItOff() {
+        Journey journey = new Journey().until(Station.TEST);
+        journey.tapNext();
+        journey.append(new FunctionTested("stylus", Phase.OPEN, Answer.FAIL, null));
+        assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
+                .extracting(Hold::id)
+                .contains("open.stylus");
+        assertThat(Role.TECHNICIAN.mayRecord(new Fact.HoldOverridden("open.stylus", "owner has none")))
+                .isFalse();
+        journey.append(new Fact.HoldOverridden("open.stylus", "owner has none"));
+        assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
+                .extracting(Hold::id)
+                .doesNotContain("open.stylus");
+        journey.toTheEnd();
+    }
+
+    @Test
+    void missingScrewsHoldTheSeal() {
+        Journey journey = new Journey().until(Station.SEAL);
+        journey.append(new Fact.ScrewsCounted(Fact.Count.IN, 13));
+        assertThat(journey.holds(new Fact.Sealed()))
+                .extracting(Hold::because)
+                .contains("Screws back in their own holes: 13 in, 14 out");
+    }
+
+    @Test
+    void handingOverNeedsTheSealAndEveryProof() {
+        Journey journey = new Journey().until(Station.PROVE);
+        assertThat(journey.holds(new Fact.HandedOver("owner")))
+                .extracting(Hold::id)
+                .contains("after.camera", "after.light", "after.touch");
+        assertThat(new Journey().holds(new FunctionTested("camera", Phase.AFTER, Answer.PASS, null)))
+                .extracting(Hold::id)
+                .contains("seal.seal");
+    }
+
+    @Test
+    void aClosedJournalTakesNothingMore() {
+        Journey journey = new Journey().toTheEnd();
+        assertThat(journey.holds(new Fact.WedgeSet(3))).extracting(Hold::id).containsExactly("prove.closed");
+        assertThat(journey.course().undoable()).isEmpty();
+    }
+
+    @Test
+    void aMisTapIsTakenBackAndStaysInTheJournal() {
+        Journey journey = new Journey();
+        journey.append(new Fact.FrontSeen(FrontCondition.INTACT));
+        assertThat(journey.holds(new Fact.Undone(2))).isEmpty();
+        journey.append(new Fact.Undone(2));
+        assertThat(journey.state().front()).isEmpty();
+        assertThat(journey.journal()).hasSize(3);
+        assertThat(journey.state().seq()).isEqualTo(3);
+        assertThat(journey.holds(new Fact.Undone(1))).extracting(Hold::id).containsExactly("undo.late");
+    }
+
+    @Test
+    void aNewCrackTappedWhileCuttingMakesThatStretchShallow() {
+        Journey journey = new Journey().until(Station.SEPARATE);
+        double before = depth(journey, "top-1");
+        journey.append(new Fact.MishapSeen(Fact.Mishap.NEW_CRACK, 20.0));
+        assertThat(before).isEqualTo(6.0);
+        assertThat(depth(journey, "top-1")).isEqualTo(2.0);
+    }
+
+    private static double depth(Journey journey, String id) {
+        return journey.course().cutPlan().stretches().stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .depthMm();
+    }
+
+    @Test
+    void timersAreFactsOfTheJournal() {
+        Journey journey = new Journey().until(Station.SEPARATE);
+        Timer soak = journey.state().timers().get(0);
+        assertThat(soak.running()).isFalse();
+        assertThat(soak.stoppedAt()).isEqualTo(soak.startedAt().plusSeconds(20));
+        assertThat(journey.state().timer(Timer.Kind.WORKABLE)).isPresent();
+        journey.until(Station.STRIP);
+        assertThat(journey.state().timer(Timer.Kind.WORKABLE)).isEmpty();
+    }
+
+    @Test
+    void cannotBeTestedIsAThirdAnswerAndAsksWhy() {
+        assertThatThrownBy(() -> new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, " "))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("reason");
+        Journey journey = new Journey();
+        journey.append(new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, "picture is dead"));
+        assertThat(journey.course().steps())
+                .filteredOn(s -> s.id().equals("before.touch"))
+                .singleElement()
+                .extracting(Step::answer)
+                .isEqualTo("Can't test: picture is dead");
+    }
+
+    @Test
+    void theDeskTakesInAgreesAndHandsOverButDoesNotWorkTheBench() {
+        assertThat(Role.DESK.mayRecord(new Fact.FrontSeen(FrontCondition.CRACKED)))
+                .isTrue();
+        assertThat(Role.DESK.mayRecord(new Fact.HandedOver("owner"))).isTrue();
+        assertThat(Role.DESK.mayRecord(new Fact.SoakStarted("plate-1", 80, 120)))
+                .isFalse();
+        assertThat(Role.DESK.mayRecord(new Fact.Sealed())).isFalse();
+        assertThat(Role.TECHNICIAN.mayRecord(new Fact.Sealed())).isTrue();
+    }
+
+    @Test
+    void theRecordSaysWhatWasKeptAndLostAndHowItWorkedBeforeAndAfter() {
+        Journey journey = new Journey().until(Station.CARRY);
+        journey.append(new Fact.CarryOverLost("magnets", "snapped while sliding out"));
+        journey.toTheEnd();
+        JobRecord record = JobRecord.of(Journey.QUIRE, journey.journal());
+        assertThat(record.kept()).contains("Stylus data", "Camera ring").doesNotContain("Stylus magnet strips");
+        assertThat(record.lost()).containsExactly("Stylus magnet strips: snapped while sliding out");
+        assertThat(record.functions())
+                .filteredOn(f -> f.function().equals("Front camera"))
+                .containsExactly(new JobRecord.FunctionLine("Front camera", "works", "–", "works"));
+        assertThat(record.handedOverAt()).isNotNull();
+        assertThat(record.people()).containsExactly("Ansa Orrick, technician");
+    }
+
+    @Test
+    void foldingAPrefixAndThenTheRestIsTheSameAsFoldingAll() {
+        Journey journey = new Journey().toTheEnd();
+        for (int n = 1; n <= journey.journal().size(); n++) {
+            JobState prefix = JobState.of(journey.journal().subList(0, n));
+            assertThat(prefix.seq()).isEqualTo(n);
+        }
+    }
+}

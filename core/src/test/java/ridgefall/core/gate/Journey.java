@@ -1,0 +1,98 @@
+package ridgefall.core.gate;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatStation;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Role;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.MarrowbyQuire11;
+
+/** A job of the demo tablet that a test takes along its course by tapping what is offered next. */
+final class Journey {
+    static final DeviceProfile QUIRE = MarrowbyQuire11.profile();
+    private static final Instant START = Instant.parse("2026-03-02T08:00:00Z");
+    private static final HeatPlan PLAN =
+            HeatStation.planner(QUIRE, FrontCondition.CRACKED).best(HeatSource.bench());
+
+    private final List<Entry> journal = new ArrayList<>();
+
+    Journey() {
+        append(new Fact.JobOpened(QUIRE.id(), 1, "Hut at Nine Tarns", "cracked at one corner"));
+    }
+
+    Course course() {
+        return new Course(QUIRE, journal, () -> PLAN);
+    }
+
+    JobState state() {
+        return JobState.of(journal);
+    }
+
+    List<Entry> journal() {
+        return journal;
+    }
+
+    /** Records a fact without asking whether it may happen. */
+    Journey append(Fact fact) {
+        long seq = journal.size() + 1;
+        journal.add(new Entry(seq, START.plusSeconds(20 * seq), "Ansa Orrick", Role.TECHNICIAN, fact));
+        return this;
+    }
+
+    List<Hold> holds(Fact fact) {
+        return course().holds(fact);
+    }
+
+    Optional<Step> next() {
+        return Course.next(course().steps());
+    }
+
+    /** Taps the likeliest choice of whatever comes next, until a station is reached. */
+    Journey until(Station station) {
+        while (next().isPresent() && next().get().station() != station) {
+            tapNext();
+        }
+        return this;
+    }
+
+    Journey toTheEnd() {
+        while (next().isPresent()) {
+            tapNext();
+        }
+        return this;
+    }
+
+    Fact tapNext() {
+        Fact fact = filled(next().orElseThrow().choices().get(0).fact());
+        List<Hold> holds = holds(fact);
+        if (!holds.isEmpty()) {
+            throw new IllegalStateException(fact + " is offered next but held by " + holds);
+        }
+        append(fact);
+        return fact;
+    }
+
+    /** What a person would type into the fields a tap asks for. */
+    private static Fact filled(Fact fact) {
+        if (fact instanceof Fact.RepairAgreed f) {
+            return new Fact.RepairAgreed(f.repairId(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");
+        } else if (fact instanceof Fact.ScrewsCounted f) {
+            return new Fact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof Fact.HandedOver) {
+            return new Fact.HandedOver("Hut at Nine Tarns");
+        }
+        return fact;
+    }
+}
