@@ -58,8 +58,7 @@ class BodyLimit extends OncePerRequestFilter {
         }
         try {
             chain.doFilter(new Limited(request), response);
-        } catch (DataAccessException
-                | TransactionException e) {
+        } catch (DataAccessException | TransactionException e) {
             if (response.isCommitted()) {
                 throw e;
             }

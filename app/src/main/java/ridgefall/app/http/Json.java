@@ -1,15 +1,15 @@
 package ridgefall.app.http;
 
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import ridgefall.core.job.Fact;
 import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.jsontype.NamedType;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import ridgefall.core.job.Fact;
 
 /** How facts look as JSON: the record's own fields and its name as {@code type}. Nothing is guessed or coerced. */
 @Configuration

@@ -75,10 +75,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @Override
     protected ResponseEntity<Object> handleTypeMismatch(
-            TypeMismatchException e,
-            HttpHeaders headers,
-            HttpStatusCode status,
-            WebRequest request) {
+            TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String field = e instanceof MethodArgumentTypeMismatchException m ? m.getName() : e.getPropertyName();
         return ResponseEntity.badRequest()
                 .body(Problem.badValue(field, shorten(String.valueOf(e.getValue())), typeWords(e.getRequiredType())));
@@ -105,10 +102,13 @@ class Problems extends ResponseEntityExceptionHandler {
     private static ProblemDetail unreadable(JacksonException e) {
         if (e instanceof UnrecognizedPropertyException u) {
             return Problem.badValue(
-                    path(u), "not known here", "the fields " + u.getKnownPropertyIds().stream()
-                            .map(String::valueOf)
-                            .sorted()
-                            .collect(Collectors.joining(", ")));
+                    path(u),
+                    "not known here",
+                    "the fields "
+                            + u.getKnownPropertyIds().stream()
+                                    .map(String::valueOf)
+                                    .sorted()
+                                    .collect(Collectors.joining(", ")));
         } else if (e instanceof InvalidTypeIdException t) {
             return Problem.badValue("type", t.getTypeId(), "the name of a fact, such as StretchFreed");
         } else if (e instanceof InvalidFormatException f) {

@@ -1,5 +1,6 @@
 package ridgefall.app.live;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -19,7 +20,6 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import io.swagger.v3.oas.annotations.Hidden;
 
 /**
  * Tells every open screen which job changed. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY.

@@ -15,6 +15,7 @@ import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
@@ -23,6 +24,7 @@ import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveStation;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
@@ -82,6 +84,16 @@ public final class Course {
         return rooms.stream()
                 .flatMap(room -> room.steps(profile, state).stream())
                 .toList();
+    }
+
+    /** The facts of this job in words. */
+    public FactWords words() {
+        return FactWords.of(profile, steps());
+    }
+
+    /** What goes with the device at hand-over. */
+    public JobRecord record() {
+        return JobRecord.of(profile, journal, words());
     }
 
     /** The first step that is still open; empty once handed over. */

@@ -73,8 +73,7 @@ public final class HeatStation implements StationRoom {
                 station,
                 title,
                 plan.feasible()
-                        ? "face down on " + plan.source().name() + " at {C:" + plan.settingC() + "} for {s:" + seconds
-                                + "}"
+                        ? "face down and flat; the timer starts with this tap"
                         : "no source of this bench softens the bond within the limits",
                 Step.go(
                         plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: lay it on",

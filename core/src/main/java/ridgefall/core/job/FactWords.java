@@ -2,15 +2,21 @@ package ridgefall.core.job;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import ridgefall.core.job.Fact.Count;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.DeviceProfile.Part;
 
-/** Says a fact in one line, for the journal, the undo button and the record. Numbers stay in {@code {unit:value}}. */
-public final class FactWords {
-    private FactWords() {}
+/** Says facts, each in one line, for the journal, the undo button and the record. Numbers stay in {@code {unit:value}}. */
+public record FactWords(DeviceProfile profile, Map<String, String> titles) {
 
-    public static String of(Fact fact, DeviceProfile profile) {
+    /** @param steps of the job's course: facts that answer one are named by its title */
+    public static FactWords of(DeviceProfile profile, List<Step> steps) {
+        return new FactWords(profile, steps.stream().collect(Collectors.toMap(Step::id, Step::title, (a, b) -> a)));
+    }
+
+    public String say(Fact fact) {
         if (fact instanceof Fact.JobOpened f) {
             return "Taken in: " + f.fault();
         } else if (fact instanceof Fact.FrontSeen f) {
@@ -32,7 +38,7 @@ public final class FactWords {
             return "Agreed: " + profile.repair(f.repairId()).words() + ", " + f.price() + " " + f.currency() + ", by "
                     + f.agreedBy();
         } else if (fact instanceof Fact.CheckAnswered f) {
-            return "Check " + f.checkId().replace('.', ' ') + ": "
+            return title(f.checkId()) + ": "
                     + switch (f.answer()) {
                         case PASS -> "right";
                         case FAIL -> "not right";
@@ -47,7 +53,7 @@ public final class FactWords {
         } else if (fact instanceof Fact.TemperatureRead f) {
             return "Measured on the " + lower(f.surface()) + ": {C:" + f.celsius() + "}";
         } else if (fact instanceof Fact.StretchFreed f) {
-            return "Cut free: " + f.stretchId();
+            return title("separate." + f.stretchId()) + ": free";
         } else if (fact instanceof Fact.WedgeSet f) {
             return "Wedge in at {mm:" + f.positionMm() + "}";
         } else if (fact instanceof Fact.WedgePulled f) {
@@ -75,7 +81,7 @@ public final class FactWords {
         } else if (fact instanceof Fact.StripsChosen f) {
             return "Strips " + f.school().words();
         } else if (fact instanceof Fact.StripLaid f) {
-            return "Strip laid: " + f.stripId();
+            return title("bond." + f.stripId()) + ": laid";
         } else if (fact instanceof Fact.CoverRemoved f) {
             return name(f.coverId(), profile.covers()) + ": off";
         } else if (fact instanceof Fact.Sealed) {
@@ -88,6 +94,10 @@ public final class FactWords {
             return "Signed off by a lead: " + f.holdId() + because(f.reason());
         }
         throw new IllegalStateException("no words for " + fact.getClass());
+    }
+
+    private String title(String stepId) {
+        return titles.getOrDefault(stepId, stepId);
     }
 
     private static String because(String reason) {

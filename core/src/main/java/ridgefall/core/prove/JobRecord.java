@@ -38,7 +38,7 @@ public record JobRecord(
 
     public record Line(Instant at, String who, String words) {}
 
-    public static JobRecord of(DeviceProfile profile, List<Entry> journal) {
+    public static JobRecord of(DeviceProfile profile, List<Entry> journal, FactWords words) {
         JobState state = JobState.of(journal);
         List<Entry> counting = JobState.effective(journal);
         List<Line> found = new ArrayList<>();
@@ -46,7 +46,7 @@ public record JobRecord(
         List<Line> measured = new ArrayList<>();
         for (Entry entry : counting) {
             Fact fact = entry.fact();
-            Line line = new Line(entry.happenedAt(), entry.who(), FactWords.of(fact, profile));
+            Line line = new Line(entry.happenedAt(), entry.who(), words.say(fact));
             if (fact instanceof Fact.TemperatureRead || fact instanceof Fact.ScrewsCounted) {
                 measured.add(line);
             } else if (fact instanceof Fact.FrontSeen

@@ -265,7 +265,7 @@ class CourseTest {
         Journey journey = new Journey().until(Station.CARRY);
         journey.append(new Fact.CarryOverLost("magnets", "snapped while sliding out"));
         journey.toTheEnd();
-        JobRecord record = JobRecord.of(Journey.QUIRE, journey.journal());
+        JobRecord record = journey.course().record();
         assertThat(record.kept()).contains("Stylus data", "Camera ring").doesNotContain("Stylus magnet strips");
         assertThat(record.lost()).containsExactly("Stylus magnet strips: snapped while sliding out");
         assertThat(record.functions())

@@ -1,0 +1,186 @@
+package ridgefall.app.job;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Role;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.seal.SealStation;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** All a screen needs to draw one job. {@code seq} is what the next command has to expect. */
+public record JobView(
+        UUID id,
+        long seq,
+        Instant serverTime,
+        String device,
+        String deviceWords,
+        String owner,
+        String fault,
+        Instant openedAt,
+        boolean closed,
+        @Schema(nullable = true) Station station,
+        List<StationView> stations,
+        List<StepView> steps,
+        @Schema(nullable = true) String nextStepId,
+        List<TimerView> timers,
+        List<Double> wedgesMm,
+        List<CrackView> cracks,
+        List<MishapView> mishaps,
+        List<HoldView> holdsBeforeSealing,
+        @Schema(nullable = true) UndoView undo,
+        List<EntryView> journal) {
+
+    public record StationView(Station id, String words, int done, int total) {}
+
+    public record StepView(
+            String id,
+            Station station,
+            String title,
+            @Schema(nullable = true) String hint,
+            @Schema(nullable = true) String answer,
+            boolean problem,
+            boolean optional,
+            boolean open,
+            @Schema(nullable = true) Long waitsFor,
+            List<ChoiceView> choices) {}
+
+    /** {@code fact} is ready to send once the values in {@code asks} are filled in. */
+    public record ChoiceView(
+            String label, Step.Tone tone, boolean mine, Map<String, Object> fact, List<AskView> asks) {}
+
+    public record AskView(
+            String field,
+            String label,
+            Step.Ask.Kind kind,
+            @Schema(nullable = true) String unit,
+            @Schema(nullable = true) String suggestion) {}
+
+    public record TimerView(long seq, JobState.Timer.Kind kind, String words, Instant startedAt, int seconds) {
+        static List<TimerView> running(JobState state) {
+            return state.timers().stream()
+                    .filter(JobState.Timer::running)
+                    .map(t -> new TimerView(t.seq(), t.kind(), t.words(), t.startedAt(), t.seconds()))
+                    .toList();
+        }
+    }
+
+    public record CrackView(double fromMm, double lengthMm) {}
+
+    public record MishapView(
+            String words,
+            Instant at,
+            @Schema(nullable = true) Double positionMm) {}
+
+    public record HoldView(String id, Station station, String because, boolean overridable) {
+        static HoldView of(Hold hold) {
+            return new HoldView(hold.id(), hold.station(), hold.because(), hold.overridable());
+        }
+    }
+
+    public record UndoView(long seq, String words) {}
+
+    public record EntryView(long seq, Instant at, String who, String words, boolean undone) {
+        static EntryView of(Entry entry, FactWords words, boolean undone) {
+            return new EntryView(entry.seq(), entry.happenedAt(), entry.who(), words.say(entry.fact()), undone);
+        }
+    }
+
+    static JobView of(UUID id, Course course, Instant now, Role role, JsonMapper json) {
+        JobState state = course.state();
+        DeviceProfile profile = DeviceBook.profile(state.opened().profileId());
+        List<Step> steps = course.steps();
+        FactWords words = FactWords.of(profile, steps);
+        Optional<Step> next = Course.next(steps);
+        List<Entry> effective = JobState.effective(course.journal());
+        List<EntryView> journal = new ArrayList<>(course.journal().stream()
+                .map(entry -> EntryView.of(entry, words, !effective.contains(entry)))
+                .toList());
+        Collections.reverse(journal);
+        return new JobView(
+                id,
+                state.seq(),
+                now,
+                profile.name(),
+                profile.words(),
+                state.opened().owner(),
+                state.opened().fault(),
+                state.openedAt(),
+                state.handedOverAt().isPresent(),
+                next.map(Step::station).orElse(null),
+                Arrays.stream(Station.values())
+                        .map(station -> stationView(station, steps))
+                        .toList(),
+                steps.stream().map(step -> stepView(step, role, json)).toList(),
+                next.map(Step::id).orElse(null),
+                TimerView.running(state),
+                state.wedges(),
+                state.cracks().stream()
+                        .map(c -> new CrackView(c.fromMm(), c.lengthMm()))
+                        .toList(),
+                state.mishaps().stream()
+                        .map(m -> new MishapView(
+                                m.mishap().mishap().words(), m.at(), m.mishap().positionMm()))
+                        .toList(),
+                state.sealedAt().isPresent()
+                        ? List.of()
+                        : SealStation.holdsBeforeSealing(profile, state).stream()
+                                .map(HoldView::of)
+                                .toList(),
+                course.undoable()
+                        .map(entry -> new UndoView(entry.seq(), words.say(entry.fact())))
+                        .orElse(null),
+                journal);
+    }
+
+    private static StationView stationView(Station station, List<Step> steps) {
+        List<Step> own = steps.stream()
+                .filter(step -> step.station() == station && !step.optional())
+                .toList();
+        int open = (int) own.stream().filter(Step::open).count();
+        return new StationView(station, station.words(), own.size() - open, own.size());
+    }
+
+    private static StepView stepView(Step step, Role role, JsonMapper json) {
+        return new StepView(
+                step.id(),
+                step.station(),
+                step.title(),
+                step.hint(),
+                step.answer(),
+                step.problem(),
+                step.optional(),
+                step.open(),
+                step.waitsFor(),
+                step.choices().stream()
+                        .map(choice -> new ChoiceView(
+                                choice.label(),
+                                choice.tone(),
+                                role.mayRecord(choice.fact()),
+                                asMap(choice.fact(), json),
+                                choice.asks().stream()
+                                        .map(a -> new AskView(a.field(), a.label(), a.kind(), a.unit(), a.suggestion()))
+                                        .toList()))
+                        .toList());
+    }
+
+    private static Map<String, Object> asMap(Fact fact, JsonMapper json) {
+        return json.readValue(json.writerFor(Fact.class).writeValueAsString(fact), new TypeReference<>() {});
+    }
+}

@@ -1,0 +1,113 @@
+package ridgefall.app.prove;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.job.Jobs;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Role;
+import ridgefall.core.prove.JobRecord;
+
+@RestController
+class RecordController {
+    private final Jobs jobs;
+
+    RecordController(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    record LineView(Instant at, String who, String words) {
+        static List<LineView> of(List<JobRecord.Line> lines) {
+            return lines.stream()
+                    .map(l -> new LineView(l.at(), l.who(), l.words()))
+                    .toList();
+        }
+    }
+
+    record FunctionView(String function, String before, String open, String after) {}
+
+    record RecordView(
+            String device,
+            String owner,
+            String fault,
+            Instant openedAt,
+            @Schema(nullable = true) Instant handedOverAt,
+            List<FunctionView> functions,
+            List<LineView> found,
+            List<LineView> done,
+            List<LineView> measured,
+            List<String> kept,
+            List<String> lost,
+            String adhesive,
+            List<String> people) {}
+
+    /** One fact of the exported journal. */
+    record ExportedEntry(
+            long seq,
+            Instant happenedAt,
+            String who,
+            Role role,
+            @Schema(implementation = Map.class) Fact fact) {}
+
+    /** {@code format} names this shape, so that a reader knows what it holds. */
+    record Export(String format, UUID jobId, RecordView record, List<ExportedEntry> journal) {}
+
+    @GetMapping("/api/jobs/{jobId}/record")
+    RecordView record(@PathVariable UUID jobId) {
+        return view(jobs.course(jobId));
+    }
+
+    @GetMapping("/api/jobs/{jobId}/export")
+    ResponseEntity<Export> export(@PathVariable UUID jobId) {
+        Course course = jobs.course(jobId);
+        Export export = new Export(
+                "ridgefall-job/1",
+                jobId,
+                view(course),
+                course.journal().stream().map(RecordController::exported).toList());
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("job-" + jobId + ".json")
+                                .build()
+                                .toString())
+                .body(export);
+    }
+
+    private static ExportedEntry exported(Entry entry) {
+        return new ExportedEntry(entry.seq(), entry.happenedAt(), entry.who(), entry.role(), entry.fact());
+    }
+
+    private RecordView view(Course course) {
+        JobRecord record = course.record();
+        return new RecordView(
+                record.device(),
+                record.owner(),
+                record.fault(),
+                record.openedAt(),
+                record.handedOverAt(),
+                record.functions().stream()
+                        .map(f -> new FunctionView(f.function(), f.before(), f.open(), f.after()))
+                        .toList(),
+                LineView.of(record.found()),
+                LineView.of(record.done()),
+                LineView.of(record.measured()),
+                record.kept(),
+                record.lost(),
+                record.adhesive(),
+                record.people());
+    }
+}

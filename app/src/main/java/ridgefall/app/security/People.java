@@ -1,0 +1,146 @@
+package ridgefall.app.security;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import ridgefall.core.job.Role;
+import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
+
+/** The people of the shop: names, slow hashes, roles, how they like their units, and guessing held back. */
+@Repository
+public class People {
+    static final int TRIES = 5;
+    static final Duration LOCK = Duration.ofMinutes(5);
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+    private final PasswordEncoder encoder = new BCryptPasswordEncoder(12);
+    private final String hashOfNobody = encoder.encode(UUID.randomUUID().toString());
+
+    People(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** Units a person reads in: temperature C or F, length mm or in. */
+    public record Units(String temperature, String length) {
+        public Units {
+            if (!List.of("C", "F").contains(temperature)) {
+                throw new NotAllowed("temperature", temperature, "C or F");
+            }
+            if (!List.of("mm", "in").contains(length)) {
+                throw new NotAllowed("length", length, "mm or in");
+            }
+        }
+    }
+
+    sealed interface Outcome {
+        record Welcome(SignedIn who) implements Outcome {}
+
+        record Wrong() implements Outcome {}
+
+        record Locked(Instant until) implements Outcome {}
+    }
+
+    private record Row(
+            UUID id, String name, String passwordHash, Role role, int failures, OffsetDateTime lockedUntil) {}
+
+    /** Takes as long for a name that does not exist, and counts what fails. */
+    @Transactional
+    public Outcome signIn(String name, String password) {
+        Optional<Row> found = jdbc.sql("""
+                        select id, name, password_hash, role, failures, locked_until from person
+                        where name = :name for update""").param("name", name).query(Row.class).optional();
+        Instant now = clock.instant();
+        if (found.isEmpty()) {
+            encoder.matches(password, hashOfNobody);
+            return new Outcome.Wrong();
+        }
+        Row row = found.get();
+        if (row.lockedUntil() != null && row.lockedUntil().toInstant().isAfter(now)) {
+            return new Outcome.Locked(row.lockedUntil().toInstant());
+        }
+        if (encoder.matches(password, row.passwordHash())) {
+            failures(row.id(), 0, null);
+            return new Outcome.Welcome(new SignedIn(row.id(), row.name(), row.role()));
+        }
+        int failures = row.failures() + 1;
+        if (failures >= TRIES) {
+            failures(row.id(), 0, now.plus(LOCK));
+            return new Outcome.Locked(now.plus(LOCK));
+        }
+        failures(row.id(), failures, null);
+        return new Outcome.Wrong();
+    }
+
+    private void failures(UUID id, int failures, Instant lockedUntil) {
+        jdbc.sql("update person set failures = :failures, locked_until = :until where id = :id")
+                .param("failures", failures)
+                .param("until", lockedUntil == null ? null : lockedUntil.atOffset(ZoneOffset.UTC))
+                .param("id", id)
+                .update();
+    }
+
+    public Units units(UUID personId) {
+        return jdbc.sql("select temperature, length from person where id = :id")
+                .param("id", personId)
+                .query(Units.class)
+                .single();
+    }
+
+    public void setUnits(UUID personId, Units units) {
+        jdbc.sql("update person set temperature = :temperature, length = :length where id = :id")
+                .param("temperature", units.temperature())
+                .param("length", units.length())
+                .param("id", personId)
+                .update();
+    }
+
+    public boolean nobody() {
+        return jdbc.sql("select not exists (select 1 from person)")
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** A person of the shop as others may see them. */
+    public record Person(String name, Role role) {}
+
+    public List<Person> all() {
+        return jdbc.sql("select name, role from person order by name")
+                .query(Person.class)
+                .list();
+    }
+
+    /** @throws NotAllowed when the name is taken or the password too short */
+    public void add(String name, String password, Role role) {
+        Allowed.text("name", name, 60);
+        Allowed.present("role", role);
+        // BCrypt reads 72 bytes; longer would be cut without a word.
+        if (password == null || password.length() < 8 || password.getBytes(StandardCharsets.UTF_8).length > 72) {
+            throw new NotAllowed("password", "(not shown)", "8 to 72 characters");
+        }
+        int added = jdbc.sql("""
+                        insert into person (id, name, password_hash, role) values (:id, :name, :hash, :role)
+                        on conflict (name) do nothing""")
+                .param("id", UUID.randomUUID())
+                .param("name", name)
+                .param("hash", encoder.encode(password))
+                .param("role", role.name())
+                .update();
+        if (added == 0) {
+            throw new NotAllowed("name", name, "a name nobody here has yet");
+        }
+    }
+}

@@ -1,0 +1,83 @@
+package ridgefall.app.security;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Map;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.NullRequestCache;
+import ridgefall.app.http.Problem;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Who may speak to the app at all. What a role may record is the core's to say, fact by fact. */
+@Configuration
+class Security {
+    /** Nothing from elsewhere; styles inline because positions on drawings are styles. */
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
+                    + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, JsonMapper json) throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/people")
+                        .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.GET, "/api/session")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/session")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .requestMatchers("/actuator/health/**")
+                        .permitAll()
+                        .requestMatchers("/actuator/**", "/v3/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                .csrf(csrf -> csrf.spa())
+                .requestCache(cache -> cache.requestCache(new NullRequestCache()))
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER))
+                        .permissionsPolicyHeader(permissions ->
+                                permissions.policy("camera=(), microphone=(), geolocation=(), payment=()")))
+                .exceptionHandling(exceptions -> exceptions
+                        .authenticationEntryPoint((request, response, e) -> write(
+                                json,
+                                response,
+                                Problem.of(
+                                        HttpStatus.UNAUTHORIZED,
+                                        "Not signed in",
+                                        "The session has ended or never began. Sign in again; nothing you entered is lost.",
+                                        Map.of())))
+                        .accessDeniedHandler((request, response, e) -> write(
+                                json,
+                                response,
+                                e instanceof CsrfException
+                                        ? Problem.of(
+                                                HttpStatus.FORBIDDEN,
+                                                "This tap did not come from our own screen",
+                                                "The X-XSRF-TOKEN header is missing or old; reload the page",
+                                                Map.of("field", "X-XSRF-TOKEN", "allowed", "the value of the cookie"))
+                                        : Problem.of(
+                                                HttpStatus.FORBIDDEN,
+                                                "Not for this role",
+                                                "Only a lead may do this",
+                                                Map.of("field", "role", "allowed", "lead")))))
+                .build();
+    }
+
+    private static void write(JsonMapper json, HttpServletResponse response, Problem problem) throws IOException {
+        response.setStatus(problem.getStatusCode().value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), problem.getBody());
+    }
+}

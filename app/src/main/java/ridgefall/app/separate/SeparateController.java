@@ -1,0 +1,91 @@
+package ridgefall.app.separate;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.job.Jobs;
+import ridgefall.core.gate.Course;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.separate.CutPlan;
+
+@RestController
+class SeparateController {
+    private final Jobs jobs;
+
+    SeparateController(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    record StretchView(
+            String id,
+            String place,
+            double fromMm,
+            double lengthMm,
+            double depthMm,
+            String depthBecause,
+            double hazard,
+            @Schema(nullable = true) String hazardWords,
+            boolean hinge,
+            boolean cracked,
+            boolean free) {}
+
+    record MoveView(
+            String stretchId,
+            boolean clockwise,
+            boolean newEntry,
+            boolean warmAgain,
+            double seconds,
+            double forceN,
+            double liftLimitMm,
+            @Schema(nullable = true) Double wedgeAtMm) {}
+
+    record SeparateView(
+            List<StretchView> stretches,
+            List<MoveView> moves,
+            String entrySeam,
+            String opensOn,
+            int greatestOpeningDeg,
+            double workableFromC,
+            double cuttingSeconds) {}
+
+    @GetMapping("/api/jobs/{jobId}/separate")
+    SeparateView separate(@PathVariable UUID jobId) {
+        Course course = jobs.course(jobId);
+        DeviceProfile profile = jobs.profile(course);
+        CutPlan plan = course.cutPlan();
+        return new SeparateView(
+                plan.stretches().stream()
+                        .map(s -> new StretchView(
+                                s.id(),
+                                profile.placeName(s.landmark()),
+                                s.where().fromMm(),
+                                s.where().lengthMm(),
+                                s.depthMm(),
+                                s.depthBecause(),
+                                s.hazard(),
+                                s.hazardWords(),
+                                s.hinge(),
+                                s.cracked(),
+                                course.state().freed().contains(s.id())))
+                        .toList(),
+                plan.moves().stream()
+                        .map(m -> new MoveView(
+                                m.stretchId(),
+                                m.clockwise(),
+                                m.newEntry(),
+                                m.warmAgain(),
+                                m.seconds(),
+                                m.forceN(),
+                                m.liftLimitMm(),
+                                m.wedgeAtMm()))
+                        .toList(),
+                plan.entrySeam(),
+                profile.placeName(plan.opensOn()),
+                plan.greatestOpeningDeg(),
+                plan.workableFromC(),
+                plan.cuttingSeconds());
+    }
+}

@@ -1,0 +1,46 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { Route, Routes } from "react-router";
+import { keys } from "@/api/keys";
+import { BenchPage } from "@/bench/BenchPage";
+import { JobPage } from "@/job/JobPage";
+import { useLiveEvents } from "@/live/line";
+import { outbox } from "@/live/outbox";
+import { RecordPage } from "@/prove/RecordPage";
+import { SignIn } from "@/session/SignIn";
+import { useSession } from "@/session/useSession";
+import { Shell } from "@/shell/Shell";
+
+export function App() {
+  const session = useSession();
+  if (!session.data) {
+    return (
+      <p className="p-10 text-xl" role="status">
+        {session.failureCount > 0 ? "The app can't be reached yet; trying again …" : "…"}
+      </p>
+    );
+  }
+  return session.data.me ? <SignedIn /> : <SignIn session={session.data} />;
+}
+
+function SignedIn() {
+  const client = useQueryClient();
+  useLiveEvents(client);
+  useEffect(() => {
+    outbox.onRecorded = (jobId) => {
+      void client.invalidateQueries({ queryKey: keys.job(jobId) });
+      void client.invalidateQueries({ queryKey: keys.bench });
+    };
+    void outbox.flush();
+  }, [client]);
+  return (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route index element={<BenchPage />} />
+        <Route path="jobs/:jobId" element={<JobPage />} />
+        <Route path="jobs/:jobId/record" element={<RecordPage />} />
+        <Route path="*" element={<p className="p-8 text-xl">There is no such screen.</p>} />
+      </Route>
+    </Routes>
+  );
+}

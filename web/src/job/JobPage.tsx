@@ -1,0 +1,221 @@
+import clsx from "clsx";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import { ProblemError } from "@/api/client";
+import { BondPanel } from "@/bond/BondPanel";
+import type { View } from "@/edge/useEdge";
+import { HeatPanel } from "@/heat/HeatPanel";
+import { IntakePanel } from "@/intake/IntakePanel";
+import { SealPanel } from "@/seal/SealPanel";
+import { SeparatePanel } from "@/separate/SeparatePanel";
+import { useUnits } from "@/session/useSession";
+import { ProblemNote } from "@/ui/ProblemNote";
+import { AskDialog, type Asked } from "./AskDialog";
+import { HelpDialog } from "./HelpDialog";
+import { JournalPanel } from "./JournalPanel";
+import { NextBar } from "./NextBar";
+import { OvertakenDialog } from "./OvertakenDialog";
+import { StepList } from "./StepList";
+import { type Choice, type Job, type Record, type Station, type Step, useJob } from "./useJob";
+import { useKeys } from "./useKeys";
+
+/** What every station's own panel is given. */
+export interface PanelProps {
+  job: Job;
+  record: Record;
+  /** Taps a choice; asks first for what it still needs. */
+  choose: (step: Step, choice: Choice) => void;
+  /** The place on the edge a finger last pointed at. */
+  pointed: number | null;
+  onPoint: (at: number | null) => void;
+  view: View;
+  onView: (view: View) => void;
+}
+
+export function JobPage() {
+  const { jobId = "" } = useParams();
+  return <Workspace key={jobId} jobId={jobId} />;
+}
+
+function Workspace({ jobId }: { jobId: string }) {
+  const { job, error, record, pending } = useJob(jobId);
+  const units = useUnits();
+  const [chosen, setChosen] = useState<Station | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [refusal, setRefusal] = useState<ProblemError["problem"] | null>(null);
+  const [pointed, setPointed] = useState<number | null>(null);
+  const [view, setView] = useState<View>({ quarterTurns: 0, faceDown: false });
+  const [help, setHelp] = useState(false);
+
+  const next = job?.steps.find((step) => step.open && !pending.has(step.id));
+  const shown: Station = chosen ?? next?.station ?? job?.station ?? "PROVE";
+
+  const tell: Record = async (fact, words, step) => {
+    setRefusal(null);
+    const fate = await record(fact, words, step);
+    if (fate.kind === "refused" && fate.problem.status !== 409) {
+      setRefusal(fate.problem);
+    }
+    return fate;
+  };
+  const choose = (step: Step, choice: Choice) => {
+    if (choice.asks.length > 0) {
+      setAsked({ step, choice });
+    } else {
+      void tell(choice.fact, `${step.title}: ${choice.label}`, step);
+      // Whoever answers the next step wants to see the one after it.
+      if (step.id === next?.id) {
+        setChosen(null);
+      }
+    }
+  };
+  const undo = () => {
+    if (job?.undo) {
+      void tell({ type: "Undone", seq: job.undo.seq }, `Take back: ${job.undo.words}`);
+    }
+  };
+  const mishap = (kind: string) =>
+    void tell(
+      { type: "MishapSeen", mishap: kind, positionMm: pointed },
+      kind === "SLIP" ? "Slip" : "New crack",
+    );
+
+  useKeys({
+    enabled: asked === null && !help,
+    next: next ?? null,
+    choose,
+    undo,
+    mishap,
+    timers: job?.timers ?? [],
+    onHelp: () => setHelp(true),
+    onStation: (by) => {
+      const stations = job?.stations.map((s) => s.id) ?? [];
+      const to = stations[stations.indexOf(shown) + by];
+      if (to) {
+        setChosen(to);
+      }
+    },
+  });
+
+  if (error instanceof ProblemError && !error.passing) {
+    return (
+      <main className="p-8">
+        <ProblemNote problem={error.problem} />
+      </main>
+    );
+  }
+  if (!job) {
+    return <main className="p-8 text-xl">…</main>;
+  }
+
+  const panel: PanelProps = {
+    job,
+    record: tell,
+    choose,
+    pointed,
+    onPoint: setPointed,
+    view,
+    onView: setView,
+  };
+
+  return (
+    <>
+      <Stations job={job} shown={shown} onShow={(station) => setChosen(station)} />
+      <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(19rem,29rem)]">
+        <h1 className="sr-only">
+          {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
+        </h1>
+        <section className="flex min-h-0 min-w-0 flex-col px-5 pt-3 pb-3" aria-label="Station">
+          <StationPanel station={shown} {...panel} />
+        </section>
+        <section
+          className="flex min-h-0 flex-col gap-2 overflow-auto border-l-2 border-line px-3 py-3"
+          aria-label="Steps"
+        >
+          {refusal && (
+            <div>
+              <ProblemNote problem={refusal} units={units} />
+            </div>
+          )}
+          <StepList
+            steps={job.steps.filter((step) => step.station === shown)}
+            nextId={next?.id ?? null}
+            pending={pending}
+            units={units}
+            closed={job.closed}
+            onChoose={choose}
+          />
+        </section>
+      </main>
+      <NextBar
+        job={job}
+        next={next ?? null}
+        pendingCount={pending.size}
+        units={units}
+        onChoose={choose}
+        onUndo={undo}
+        onMishap={mishap}
+        onHelp={() => setHelp(true)}
+      />
+      <AskDialog asked={asked} units={units} record={record} onClose={() => setAsked(null)} />
+      <OvertakenDialog jobId={jobId} seq={job.seq} units={units} />
+      <HelpDialog open={help} onClose={() => setHelp(false)} />
+    </>
+  );
+}
+
+function StationPanel({ station, ...panel }: PanelProps & { station: Station }) {
+  switch (station) {
+    case "INTAKE":
+      return <IntakePanel {...panel} />;
+    case "HEAT":
+      return <HeatPanel {...panel} />;
+    case "SEPARATE":
+      return <SeparatePanel {...panel} />;
+    case "BOND":
+      return <BondPanel {...panel} />;
+    case "SEAL":
+      return <SealPanel {...panel} />;
+    default:
+      return <JournalPanel {...panel} />;
+  }
+}
+
+function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s: Station) => void }) {
+  return (
+    <nav aria-label="Stations" className="flex shrink-0 overflow-x-auto border-b-2 border-line bg-sheet">
+      <Link
+        to="/"
+        className="flex min-w-36 items-center gap-2 px-3 leading-tight hover:bg-ground"
+        title={`${job.device}: ${job.fault}`}
+      >
+        <span className="line-clamp-2 text-sm">
+          <b className="block">{job.device}</b> {job.owner}
+        </span>
+      </Link>
+      {job.stations.map((station) => {
+        const complete = station.done === station.total;
+        const current = station.id === job.station;
+        return (
+          <button
+            key={station.id}
+            type="button"
+            aria-current={shown === station.id ? "step" : undefined}
+            onClick={() => onShow(station.id)}
+            className={clsx(
+              "flex min-h-13 flex-1 flex-col items-center justify-center border-t-4 px-1.5 text-[0.9rem] whitespace-nowrap",
+              complete ? "border-free" : current ? "border-lamp" : "border-bond",
+              shown === station.id ? "bg-ink text-sheet" : "hover:bg-ground",
+            )}
+          >
+            <span className={clsx(current && "font-bold")}>{station.words}</span>
+            <span className="digits text-xs">
+              {complete ? "✓" : `${station.done}/${station.total}`}
+              <span className="sr-only"> done</span>
+            </span>
+          </button>
+        );
+      })}
+    </nav>
+  );
+}

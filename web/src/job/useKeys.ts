@@ -1,0 +1,74 @@
+import { useEffect, useRef } from "react";
+import { useNavigate } from "react-router";
+import { setMuted, useMuted } from "@/sound/sound";
+import { secondsLeft, serverNow } from "@/time/clock";
+import type { Choice, Job, Step } from "./useJob";
+
+/** A foot on the pedal bounces. */
+const BOUNCE_MS = 350;
+
+/** Whether a step still waits for its timer; then the pedal must not end it by accident. */
+export function waits(step: Step, timers: Job["timers"], nowS: number): boolean {
+  const timer = timers.find((t) => t.seq === step.waitsFor);
+  return timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, nowS) > 0;
+}
+
+/** The keyboard path through a job: what a pedal, a gloved knuckle or a fast typist uses. */
+export function useKeys(on: {
+  enabled: boolean;
+  next: Step | null;
+  choose: (step: Step, choice: Choice) => void;
+  undo: () => void;
+  mishap: (kind: string) => void;
+  onHelp: () => void;
+  onStation: (by: number) => void;
+  timers?: Job["timers"];
+}): void {
+  const latest = useRef(on);
+  const lastTap = useRef(0);
+  const navigate = useNavigate();
+  const muted = useMuted();
+  useEffect(() => {
+    latest.current = on;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const now = latest.current;
+      const target = event.target as HTMLElement;
+      const typing = target.closest("input, textarea, select, [role=dialog], [role=menu]") !== null;
+      if (!now.enabled || typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) {
+        return;
+      }
+      const onButton = target.closest("button, a") !== null && target.matches(":focus-visible");
+      if ((event.key === " " || event.key === "Enter") && onButton) {
+        return;
+      }
+      const choiceAt = (n: number) => {
+        const choice = now.next?.choices[n];
+        const ready = now.next && (n > 0 || !waits(now.next, now.timers ?? [], serverNow() / 1000));
+        if (now.next && choice?.mine && ready && Date.now() - lastTap.current > BOUNCE_MS) {
+          lastTap.current = Date.now();
+          now.choose(now.next, choice);
+        }
+      };
+      const act: { [key: string]: () => void } = {
+        " ": () => choiceAt(0),
+        u: now.undo,
+        s: () => now.mishap("SLIP"),
+        c: () => now.mishap("NEW_CRACK"),
+        m: () => setMuted(!muted),
+        b: () => void navigate("/"),
+        "?": now.onHelp,
+        "[": () => now.onStation(-1),
+        "]": () => now.onStation(1),
+      };
+      const run = /^[1-9]$/.test(event.key) ? () => choiceAt(Number(event.key) - 1) : act[event.key];
+      if (run) {
+        event.preventDefault();
+        run();
+      }
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [muted, navigate]);
+}

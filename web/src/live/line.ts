@@ -1,0 +1,83 @@
+import { type QueryClient } from "@tanstack/react-query";
+import { useEffect, useSyncExternalStore } from "react";
+import { keys } from "@/api/keys";
+import { outbox } from "./outbox";
+
+/** Longer than two beats of the server: the line is taken for dead. */
+const SILENCE_MS = 9000;
+
+let up = true;
+const watchers = new Set<() => void>();
+
+function setUp(now: boolean): void {
+  if (up !== now) {
+    up = now;
+    watchers.forEach((watcher) => watcher());
+  }
+}
+
+/** Whether the app's events arrive. */
+export function useLineUp(): boolean {
+  return useSyncExternalStore(
+    (watcher) => {
+      watchers.add(watcher);
+      return () => watchers.delete(watcher);
+    },
+    () => up,
+  );
+}
+
+/** Listens to what changes on other screens and looks again at just that. */
+export function useLiveEvents(client: QueryClient): void {
+  useEffect(() => {
+    let source: EventSource | undefined;
+    let silence: ReturnType<typeof setTimeout> | undefined;
+    let closed = false;
+
+    const heard = () => {
+      setUp(true);
+      clearTimeout(silence);
+      silence = setTimeout(lost, SILENCE_MS);
+    };
+    const all = () => {
+      void client.invalidateQueries();
+      void outbox.flush();
+    };
+    function lost() {
+      setUp(false);
+      source?.close();
+      clearTimeout(silence);
+      if (!closed) {
+        silence = setTimeout(open, 1000);
+      }
+    }
+    function open() {
+      source = new EventSource("/api/live");
+      source.addEventListener("hello", () => {
+        const again = !up;
+        heard();
+        if (again) {
+          all();
+        }
+      });
+      source.addEventListener("beat", heard);
+      source.addEventListener("look-again", () => {
+        heard();
+        all();
+      });
+      source.addEventListener("changed", (event: MessageEvent<string>) => {
+        heard();
+        const { jobId } = JSON.parse(event.data) as { jobId: string };
+        void client.invalidateQueries({ queryKey: keys.job(jobId) });
+        void client.invalidateQueries({ queryKey: keys.bench });
+      });
+      source.onerror = lost;
+    }
+    open();
+    return () => {
+      closed = true;
+      source?.close();
+      clearTimeout(silence);
+    };
+  }, [client]);
+}

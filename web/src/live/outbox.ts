@@ -1,0 +1,210 @@
+import { useSyncExternalStore } from "react";
+import { api, type Problem, ProblemError, unwrap } from "@/api/client";
+import { serverNow } from "@/time/clock";
+
+/** A tap on its way to the journal. */
+export interface Tap {
+  commandId: string;
+  jobId: string;
+  stepId: string | null;
+  words: string;
+  expectedSeq: number;
+  tappedAt: string;
+  fact: Record<string, unknown>;
+}
+
+/** What became of a tap: in the journal, waiting for the line, or refused. */
+export type Fate =
+  { kind: "recorded"; seq: number } | { kind: "waiting" } | { kind: "refused"; problem: Problem };
+
+interface State {
+  taps: readonly Tap[];
+  /** The line is down and taps wait. */
+  stuck: boolean;
+  /** The session has ended; taps wait for a sign-in. */
+  signedOut: boolean;
+  /** The tap that someone else's fact overtook, with what changed. */
+  overtaken: { tap: Tap; problem: Problem } | null;
+}
+
+type Send = (tap: Tap) => Promise<number>;
+
+const STORE = "ridgefall.outbox";
+const RETRY_MS = 1500;
+
+/**
+ * Keeps taps until the journal has them. They are sent one after the other, each with an id of its own, so that sending
+ * again after a lost answer records nothing twice; they survive a reload.
+ */
+export class Outbox {
+  private state: State;
+  private readonly watchers = new Set<() => void>();
+  private readonly latestSeq = new Map<string, number>();
+  private readonly waiters = new Map<string, (fate: Fate) => void>();
+  private sending = false;
+  private readonly send: Send;
+  private readonly storage: Storage;
+  onRecorded: (jobId: string) => void = () => undefined;
+
+  constructor(send: Send, storage: Storage) {
+    this.send = send;
+    this.storage = storage;
+    this.state = { taps: this.load(), stuck: false, signedOut: false, overtaken: null };
+  }
+
+  private load(): Tap[] {
+    try {
+      return JSON.parse(this.storage.getItem(STORE) ?? "[]") as Tap[];
+    } catch {
+      return [];
+    }
+  }
+
+  private set(change: Partial<State>): void {
+    this.state = { ...this.state, ...change };
+    this.storage.setItem(STORE, JSON.stringify(this.state.taps));
+    this.watchers.forEach((watcher) => watcher());
+  }
+
+  subscribe = (watcher: () => void): (() => void) => {
+    this.watchers.add(watcher);
+    return () => this.watchers.delete(watcher);
+  };
+
+  read = (): State => this.state;
+
+  /** Takes a tap made while the screen showed the journal up to {@code shownSeq}. */
+  tap(jobId: string, shownSeq: number, fact: Record<string, unknown>, words: string, stepId: string | null) {
+    const waiting = this.state.taps.filter((tap) => tap.jobId === jobId).length;
+    const known = Math.max(shownSeq, this.latestSeq.get(jobId) ?? 0);
+    const tap: Tap = {
+      commandId: newId(),
+      jobId,
+      stepId,
+      words,
+      expectedSeq: known + waiting,
+      tappedAt: new Date(serverNow()).toISOString(),
+      fact,
+    };
+    const fate = new Promise<Fate>((resolve) => this.waiters.set(tap.commandId, resolve));
+    this.set({ taps: [...this.state.taps, tap] });
+    void this.flush();
+    return fate;
+  }
+
+  /** Sends what waits; called again by whoever learns that the line is back. */
+  async flush(): Promise<void> {
+    if (this.sending) {
+      return;
+    }
+    this.sending = true;
+    try {
+      for (let tap = this.state.taps[0]; tap && !this.state.overtaken; tap = this.state.taps[0]) {
+        if (!(await this.deliver(tap))) {
+          break;
+        }
+      }
+    } finally {
+      this.sending = false;
+    }
+  }
+
+  /** False when it has to wait. */
+  private async deliver(tap: Tap): Promise<boolean> {
+    try {
+      const seq = await this.send(tap);
+      this.latestSeq.set(tap.jobId, seq);
+      this.remove(tap, { stuck: false, signedOut: false });
+      this.settle(tap, { kind: "recorded", seq });
+      this.onRecorded(tap.jobId);
+      return true;
+    } catch (error) {
+      if (!(error instanceof ProblemError) || error.passing) {
+        this.set({ stuck: true });
+        this.settle(tap, { kind: "waiting" });
+        setTimeout(() => void this.flush(), RETRY_MS);
+        return false;
+      }
+      return this.refused(tap, error.problem);
+    }
+  }
+
+  private refused(tap: Tap, problem: Problem): boolean {
+    if (problem.status === 401) {
+      this.set({ signedOut: true, stuck: false });
+      this.settle(tap, { kind: "waiting" });
+      return false;
+    }
+    if (problem.status === 409) {
+      this.set({ overtaken: { tap, problem }, stuck: false });
+      this.settle(tap, { kind: "refused", problem });
+      this.onRecorded(tap.jobId);
+      return false;
+    }
+    this.remove(tap, { stuck: false });
+    // What was tapped after it was counted on it.
+    this.shift(tap.jobId, -1);
+    this.settle(tap, { kind: "refused", problem });
+    this.onRecorded(tap.jobId);
+    return true;
+  }
+
+  /** Decides about an overtaken tap: send it all the same on what is shown now, or drop it. */
+  resolve(again: boolean, shownSeq: number): void {
+    const overtaken = this.state.overtaken;
+    if (!overtaken) {
+      return;
+    }
+    const { tap } = overtaken;
+    this.latestSeq.delete(tap.jobId);
+    const rest = this.state.taps.filter((t) => t.commandId !== tap.commandId);
+    const kept = again ? [{ ...tap, commandId: newId() }, ...rest] : rest;
+    let next = shownSeq;
+    this.set({
+      overtaken: null,
+      taps: kept.map((t) => (t.jobId === tap.jobId ? { ...t, expectedSeq: next++ } : t)),
+    });
+    void this.flush();
+  }
+
+  private remove(tap: Tap, change: Partial<State>): void {
+    this.set({ ...change, taps: this.state.taps.filter((t) => t.commandId !== tap.commandId) });
+  }
+
+  private shift(jobId: string, by: number): void {
+    this.set({
+      taps: this.state.taps.map((t) => (t.jobId === jobId ? { ...t, expectedSeq: t.expectedSeq + by } : t)),
+    });
+  }
+
+  private settle(tap: Tap, fate: Fate): void {
+    this.waiters.get(tap.commandId)?.(fate);
+    this.waiters.delete(tap.commandId);
+  }
+}
+
+/** crypto.randomUUID exists only in a secure context; a bench in the shop's own network has none. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (b) => b.toString(16).padStart(2, "0")).join("");
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
+}
+
+async function post(tap: Tap): Promise<number> {
+  const { commandId, expectedSeq, tappedAt, fact, jobId } = tap;
+  const receipt = unwrap(
+    await api.POST("/api/jobs/{jobId}/facts", {
+      params: { path: { jobId } },
+      body: { commandId, expectedSeq, tappedAt, fact },
+    }),
+  );
+  return receipt.seq;
+}
+
+export const outbox = new Outbox(post, localStorage);
+
+export function useOutbox(): State {
+  return useSyncExternalStore(outbox.subscribe, outbox.read);
+}

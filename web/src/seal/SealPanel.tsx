@@ -1,0 +1,57 @@
+import { Lock } from "lucide-react";
+import type { PanelProps } from "@/job/JobPage";
+import { useUnits } from "@/session/useSession";
+import { say } from "@/units/units";
+import { Button } from "@/ui/Button";
+
+/** The last hold point: the button itself says what still stands in the way. */
+export function SealPanel({ job, choose }: PanelProps) {
+  const units = useUnits();
+  const step = job.steps.find((s) => s.id === "seal.seal");
+  const seal = step?.choices[0];
+  const holds = job.holdsBeforeSealing;
+  const sealed = step?.answer !== null;
+  if (!step || !seal) {
+    return null;
+  }
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-5">
+      <h2 className="text-3xl font-bold">{sealed ? "The front is sealed" : "Sealing can't be undone"}</h2>
+      {!sealed && (
+        <Button
+          look={holds.length === 0 && seal.mine ? "lamp" : "plain"}
+          disabled={holds.length > 0 || !seal.mine}
+          aria-describedby="seal-holds"
+          className="flex min-h-24 items-center gap-4 px-6 text-3xl font-bold"
+          onClick={() => choose(step, seal)}
+        >
+          {holds.length > 0 && <Lock aria-hidden size={34} />}
+          {holds.length > 0
+            ? `Held by ${holds.length} ${holds.length === 1 ? "thing" : "things"}`
+            : "Seat the front"}
+        </Button>
+      )}
+      <div id="seal-holds" className="min-h-0 flex-1 overflow-auto">
+        {holds.length > 0 && (
+          <ul className="columns-2 gap-8 text-lg">
+            {holds.map((hold) => (
+              <li key={hold.id} className="mb-2 break-inside-avoid border-l-4 border-alarm pl-3 leading-snug">
+                {say(hold.because, units)}
+                <span className="block text-base text-quiet">
+                  {job.stations.find((s) => s.id === hold.station)?.words}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+        {holds.length === 0 && !sealed && (
+          <p className="text-xl">
+            Tested, clean, nothing left inside. {step.hint}. Liquid adhesive or a bent frame would need
+            clamps; this tape does not.
+          </p>
+        )}
+        {sealed && <p className="text-xl">Now hold it pressed, then prove every function once more.</p>}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,112 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { Bell, BellOff, Moon, Sun } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
+import { Link, Outlet } from "react-router";
+import { api, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { useBench } from "@/bench/useBench";
+import { type Me, useSession } from "@/session/useSession";
+import { setMuted, useMuted, useRinging } from "@/sound/sound";
+import { chooseTheme, currentTheme } from "@/ui/theme";
+import { LineNotice } from "./LineNotice";
+import { TimerChip } from "./TimerChip";
+
+/** Round every screen: the timers of the whole bench, the state of the line, and who is here. */
+export function Shell() {
+  const me = useSession().data?.me;
+  const bench = useBench();
+  const timers = bench.data?.timers ?? [];
+  useRinging(timers);
+  return (
+    <div className="flex h-screen flex-col overflow-hidden print:h-auto print:overflow-visible">
+      <header className="no-print flex h-13 shrink-0 items-center gap-5 bg-deep px-4 text-on-deep">
+        <Link to="/" className="text-xl font-bold tracking-tight">
+          Ridgefall
+        </Link>
+        <nav aria-label="Running timers" className="flex min-w-0 flex-1 gap-4 overflow-x-auto">
+          {timers.map((timer) => (
+            <TimerChip key={`${timer.jobId}/${timer.seq}`} timer={timer} />
+          ))}
+          {timers.length === 0 && <span className="text-deep-quiet">no timer runs</span>}
+        </nav>
+        {me && <Person me={me} />}
+      </header>
+      <LineNotice benchFailing={bench.isError || bench.failureCount > 0} />
+      <Outlet />
+    </div>
+  );
+}
+
+const ITEM =
+  "flex min-h-11 cursor-pointer items-center gap-3 rounded px-3 outline-none data-highlighted:bg-bond";
+
+function Person({ me }: { me: Me }) {
+  const client = useQueryClient();
+  const muted = useMuted();
+  const [theme, setTheme] = useState(currentTheme());
+
+  const units = async (change: Partial<Me["units"]>) => {
+    await api.PUT("/api/session/units", { body: { ...me.units, ...change } });
+    await client.invalidateQueries({ queryKey: keys.session });
+  };
+  const leave = async () => {
+    unwrap(await api.DELETE("/api/session"));
+    client.clear();
+    location.assign("/");
+  };
+
+  return (
+    <div className="flex items-center gap-1">
+      <button
+        type="button"
+        className="grid size-11 place-items-center rounded"
+        aria-pressed={muted}
+        aria-label={muted ? "Sounds are muted" : "Mute sounds"}
+        onClick={() => setMuted(!muted)}
+      >
+        {muted ? <BellOff aria-hidden /> : <Bell aria-hidden />}
+      </button>
+      <button
+        type="button"
+        className="grid size-11 place-items-center rounded"
+        aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
+        onClick={() => {
+          const next = theme === "dark" ? "light" : "dark";
+          chooseTheme(next);
+          setTheme(next);
+        }}
+      >
+        {theme === "dark" ? <Sun aria-hidden /> : <Moon aria-hidden />}
+      </button>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className="min-h-11 rounded px-2">
+          {me.name}, {me.roleWords}
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            className="z-50 min-w-56 rounded-md border-2 border-ink bg-sheet p-1 text-ink"
+          >
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => void units({ temperature: me.units.temperature === "C" ? "F" : "C" })}
+            >
+              Temperatures in °{me.units.temperature === "C" ? "F" : "C"}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => void units({ length: me.units.length === "mm" ? "in" : "mm" })}
+            >
+              Lengths in {me.units.length === "mm" ? "inches" : "millimetres"}
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-0.5 bg-line" />
+            <DropdownMenu.Item className={ITEM} onSelect={() => void leave()}>
+              Sign out
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { useEffect, useRef, useSyncExternalStore } from "react";
+import type { Schemas } from "@/api/client";
+import { secondsLeft, useServerSeconds } from "@/time/clock";
+
+type Kind = Schemas["BenchTimer"]["kind"];
+
+/** Each kind of timer has its own figure, told apart without looking: pitch in Hz and beats. */
+const FIGURES: Record<Kind, number[]> = {
+  SOAK: [523, 784, 523, 784],
+  WORKABLE: [784, 659, 523],
+  DRYING: [988, 988, 988],
+  PRESSING: [392, 392],
+};
+
+const MUTED = "ridgefall.muted";
+let muted = localStorage.getItem(MUTED) === "yes";
+const watchers = new Set<() => void>();
+
+export function setMuted(now: boolean): void {
+  muted = now;
+  localStorage.setItem(MUTED, now ? "yes" : "no");
+  watchers.forEach((watcher) => watcher());
+}
+
+export function useMuted(): boolean {
+  return useSyncExternalStore(
+    (watcher) => {
+      watchers.add(watcher);
+      return () => watchers.delete(watcher);
+    },
+    () => muted,
+  );
+}
+
+let audio: AudioContext | undefined;
+
+function play(kind: Kind): void {
+  if (muted) {
+    return;
+  }
+  audio ??= new AudioContext();
+  const start = audio.currentTime + 0.05;
+  FIGURES[kind].forEach((pitch, beat) => {
+    const tone = audio?.createOscillator();
+    const gain = audio?.createGain();
+    if (!audio || !tone || !gain) {
+      return;
+    }
+    tone.frequency.value = pitch;
+    gain.gain.setValueAtTime(0.0001, start + beat * 0.22);
+    gain.gain.exponentialRampToValueAtTime(0.3, start + beat * 0.22 + 0.02);
+    gain.gain.exponentialRampToValueAtTime(0.0001, start + beat * 0.22 + 0.2);
+    tone.connect(gain).connect(audio.destination);
+    tone.start(start + beat * 0.22);
+    tone.stop(start + beat * 0.22 + 0.21);
+  });
+}
+
+/** Rings once for each timer at the moment it ends, not for those long over when the page is opened. */
+export function useRinging(timers: readonly Schemas["BenchTimer"][]): void {
+  const now = useServerSeconds();
+  const rung = useRef(new Set<string>());
+  useEffect(() => {
+    for (const timer of timers) {
+      const id = `${timer.jobId}/${timer.seq}`;
+      const left = secondsLeft(timer.startedAt, timer.seconds, now);
+      if (left <= 0 && left > -5 && !rung.current.has(id)) {
+        rung.current.add(id);
+        play(timer.kind);
+      }
+    }
+  }, [timers, now]);
+}

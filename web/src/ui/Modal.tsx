@@ -1,0 +1,29 @@
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+export function Modal({
+  title,
+  open,
+  onClose,
+  children,
+}: {
+  title: string;
+  open: boolean;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-deep/60" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[34rem] max-w-[94vw] -translate-1/2 overflow-auto rounded-lg border-2 border-ink bg-ground p-5"
+        >
+          <Dialog.Title className="mb-3 text-2xl font-semibold">{title}</Dialog.Title>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

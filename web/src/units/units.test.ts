@@ -1,0 +1,29 @@
+import { duration, length, say, temperature, typed } from "./units";
+
+const metric = { temperature: "C", length: "mm" };
+const other = { temperature: "F", length: "in" };
+
+describe("units", () => {
+  it("shows temperatures and lengths as the reader likes them", () => {
+    expect(temperature(80, metric)).toBe("80 °C");
+    expect(temperature(80, other)).toBe("176 °F");
+    expect(length(6, metric)).toBe("6.0 mm");
+    expect(length(121.4, metric)).toBe("121 mm");
+    expect(length(25.4, other)).toBe("1.00 in");
+  });
+
+  it("fills the core's sentences", () => {
+    expect(say("Gel pad at {C:80}, {s:207}: no deeper than {mm:1.5}", metric)).toBe(
+      "Gel pad at 80 °C, 3 min 27 s: no deeper than 1.5 mm",
+    );
+    expect(say("at {C:-5}", other)).toBe("at 23 °F");
+    expect(duration(120)).toBe("2 min");
+  });
+
+  it("reads what was typed back into the app's units and leaves nonsense to be refused", () => {
+    expect(typed("176", "C", other)).toBe(80);
+    expect(typed("60,5", "C", metric)).toBe(60.5);
+    expect(typed("warm", "C", metric)).toBe("warm");
+    expect(typed("", null, metric)).toBe("");
+  });
+});

@@ -1,0 +1,56 @@
+/** How a person reads numbers; the app itself works in °C and mm. */
+export interface Units {
+  temperature: string;
+  length: string;
+}
+
+const number = (value: number, digits: number) =>
+  new Intl.NumberFormat(undefined, { minimumFractionDigits: digits, maximumFractionDigits: digits }).format(
+    value,
+  );
+
+export function temperature(celsius: number, units: Units, digits = 0): string {
+  return units.temperature === "F"
+    ? `${number((celsius * 9) / 5 + 32, digits)} °F`
+    : `${number(celsius, digits)} °C`;
+}
+
+export function length(mm: number, units: Units): string {
+  if (units.length === "in") {
+    return `${number(mm / 25.4, 2)} in`;
+  }
+  const digits = Math.abs(mm) >= 10 ? 0 : Math.abs(mm) >= 1 || mm === 0 ? 1 : 2;
+  return `${number(mm, digits)} mm`;
+}
+
+export function duration(seconds: number): string {
+  const whole = Math.round(seconds);
+  const minutes = Math.floor(whole / 60);
+  const rest = whole % 60;
+  if (minutes === 0) {
+    return `${rest} s`;
+  }
+  return rest === 0 ? `${minutes} min` : `${minutes} min ${rest} s`;
+}
+
+/** Puts numbers that the core left as {unit:value} into the reader's units. */
+export function say(text: string, units: Units): string {
+  return text.replace(/\{(C|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
+    const n = Number(value);
+    return unit === "C" ? temperature(n, units) : unit === "mm" ? length(n, units) : duration(n);
+  });
+}
+
+/** What was typed, in the app's own unit; text that is no number stays as it is, for the server to refuse. */
+export function typed(text: string, unit: string | null, units: Units): number | string {
+  const plain = text.trim().replace(",", ".");
+  if (plain === "" || Number.isNaN(Number(plain))) {
+    return text;
+  }
+  const value = Number(plain);
+  return unit === "C" && units.temperature === "F" ? ((value - 32) * 5) / 9 : value;
+}
+
+export function unitLabel(unit: string | null, units: Units): string {
+  return unit === "C" ? `°${units.temperature}` : (unit ?? "");
+}
