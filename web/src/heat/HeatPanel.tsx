@@ -50,9 +50,9 @@ export function HeatPanel({ job, record, pointed, onPoint, view, onView }: Panel
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <div className="grid grid-cols-[minmax(0,1fr)_15rem] gap-4">
         <div className="flex flex-col gap-2">
-          <div className="flex items-start gap-6">
+          <div className="flex items-start gap-5">
             <p className="leading-none">
-              <span className="digits text-7xl font-bold">
+              <span className="digits text-6xl font-bold">
                 {clockWords(left ?? Math.round(heat.soakSeconds))}
               </span>
               <span className="mt-2 block text-xl">
@@ -101,10 +101,10 @@ function Facts({ heat, units }: { heat: Heat; units: Units }) {
     ],
     ["battery then", temperature(heat.batteryAtPullC.p50 ?? 0, units)],
     ["off at the latest", clockWords(Math.round(heat.latestSeconds))],
-    ["then workable for", duration(heat.workableForSeconds.p50 ?? 0)],
+    ["then soft for", duration(heat.workableForSeconds.p50 ?? 0)],
   ];
   return (
-    <dl className="grid flex-1 grid-cols-[auto_auto] justify-start gap-x-4 text-lg leading-snug">
+    <dl className="grid flex-1 grid-cols-[auto_auto] justify-start gap-x-3 whitespace-nowrap leading-snug">
       {rows.map(([name, value]) => (
         <div key={name} className="contents">
           <dt className="text-quiet">{name}</dt>

@@ -74,7 +74,7 @@ export function featurePieces(edge: ReturnType<typeof useEdge>["data"]): Piece[]
     id: feature.id,
     from: feature.fromMm,
     length: feature.lengthMm,
-    tone: "bond",
+    tone: "free",
     label: feature.words,
     title: `${feature.words}: ${feature.consequence}`,
   }));

@@ -140,6 +140,7 @@ function NextAction({
       {waiting && (
         <button type="button" className={SIDE} onClick={() => onChoose(next, first)}>
           <span>{say(first.label, units)} already</span>
+          <Key>1</Key>
         </button>
       )}
       {others

@@ -8,7 +8,7 @@ import type { Choice, Job, Step } from "./useJob";
 const BOUNCE_MS = 350;
 
 /** Whether a step still waits for its timer; then the pedal must not end it by accident. */
-export function waits(step: Step, timers: Job["timers"], nowS: number): boolean {
+function waits(step: Step, timers: Job["timers"], nowS: number): boolean {
   const timer = timers.find((t) => t.seq === step.waitsFor);
   return timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, nowS) > 0;
 }
@@ -22,7 +22,7 @@ export function useKeys(on: {
   mishap: (kind: string) => void;
   onHelp: () => void;
   onStation: (by: number) => void;
-  timers?: Job["timers"];
+  timers: Job["timers"];
 }): void {
   const latest = useRef(on);
   const lastTap = useRef(0);
@@ -45,14 +45,17 @@ export function useKeys(on: {
       }
       const choiceAt = (n: number) => {
         const choice = now.next?.choices[n];
-        const ready = now.next && (n > 0 || !waits(now.next, now.timers ?? [], serverNow() / 1000));
-        if (now.next && choice?.mine && ready && Date.now() - lastTap.current > BOUNCE_MS) {
+        if (now.next && choice?.mine && Date.now() - lastTap.current > BOUNCE_MS) {
           lastTap.current = Date.now();
           now.choose(now.next, choice);
         }
       };
       const act: { [key: string]: () => void } = {
-        " ": () => choiceAt(0),
+        " ": () => {
+          if (now.next && !waits(now.next, now.timers, serverNow() / 1000)) {
+            choiceAt(0);
+          }
+        },
         u: now.undo,
         s: () => now.mishap("SLIP"),
         c: () => now.mishap("NEW_CRACK"),

@@ -7,6 +7,7 @@ import type { Piece, Pin } from "@/edge/pieces";
 import { crackPieces } from "@/intake/IntakePanel";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
+import { secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, length, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
@@ -15,7 +16,7 @@ type Plan = Schemas["SeparateView"];
 /** Depths on the band are drawn against this. */
 const DEEPEST_MM = 6;
 
-export function SeparatePanel({ job, record, pointed, onPoint, view, onView }: PanelProps) {
+export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
   const { data: plan } = useQuery({
     queryKey: keys.station(job.id, "separate", job.seq),
@@ -69,9 +70,7 @@ export function SeparatePanel({ job, record, pointed, onPoint, view, onView }: P
             {stretch.hazardWords && stretch.hazard >= 0.4 && (
               <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
             )}
-            {move.warmAgain && (
-              <p className="mt-2 leading-snug font-semibold">Likely cold by now: warm it again first.</p>
-            )}
+            <GoneCold job={job} choose={choose} likely={move.warmAgain} />
           </>
         ) : (
           <p className="text-2xl leading-snug">
@@ -95,6 +94,28 @@ export function SeparatePanel({ job, record, pointed, onPoint, view, onView }: P
         )}
       </div>
     </>
+  );
+}
+
+/** The bond's own clock decides when it runs; before that the plan's reckoning. */
+function GoneCold({ job, choose, likely }: Pick<PanelProps, "job" | "choose"> & { likely: boolean }) {
+  const now = useServerSeconds();
+  const timer = job.timers.find((t) => t.kind === "WORKABLE");
+  const warm = job.steps.find((step) => step.id === "separate.warm");
+  const lay = warm?.choices[0];
+  const cold = timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0;
+  if (!(cold || likely) || !warm || !lay) {
+    return null;
+  }
+  return (
+    <div className="mt-3">
+      <p className="leading-snug font-semibold">
+        {cold ? "Reckoned cold by now. Does the pick drag?" : "Likely cold before this stretch is through."}
+      </p>
+      <Button className="mt-2" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
+        Warm it again
+      </Button>
+    </div>
   );
 }
 

@@ -1,19 +1,14 @@
 package ridgefall.app.bench;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import ridgefall.core.job.JobState;
-import ridgefall.core.job.Station;
+import ridgefall.app.bench.BenchJobs.BenchJob;
+import ridgefall.app.bench.BenchJobs.BenchTimer;
 import ridgefall.core.profile.DeviceBook;
-import ridgefall.core.profile.DeviceProfile;
 
 /** The bench at a glance, read from projections only: its cost does not grow with the jobs that are done. */
 @RestController
@@ -22,40 +17,13 @@ class BenchController {
     private static final int SHOWN_CLOSED = 6;
     private static final int SHOWN_OPEN = 500;
 
-    private final JdbcClient jdbc;
+    private final BenchJobs jobs;
     private final Clock clock;
 
-    BenchController(JdbcClient jdbc, Clock clock) {
-        this.jdbc = jdbc;
+    BenchController(BenchJobs jobs, Clock clock) {
+        this.jobs = jobs;
         this.clock = clock;
     }
-
-    /** {@code waiting} is true while a timer, not a hand, is what the job needs. */
-    record BenchJob(
-            UUID id,
-            long number,
-            String device,
-            String owner,
-            String fault,
-            Station station,
-            String stationWords,
-            @Schema(nullable = true) String nextStep,
-            boolean waiting,
-            int mishaps,
-            Instant openedAt,
-            Instant touchedAt,
-            String touchedBy,
-            @Schema(nullable = true) Instant handedOverAt) {}
-
-    record BenchTimer(
-            UUID jobId,
-            long jobNumber,
-            String device,
-            long seq,
-            JobState.Timer.Kind kind,
-            String words,
-            Instant startedAt,
-            int seconds) {}
 
     record BenchView(Instant serverTime, List<BenchJob> open, List<BenchJob> closed, List<BenchTimer> timers) {}
 
@@ -63,11 +31,7 @@ class BenchController {
 
     @GetMapping("/bench")
     BenchView bench() {
-        return new BenchView(
-                clock.instant(),
-                jobs("handed_over_at is null order by opened_at limit " + SHOWN_OPEN),
-                jobs("handed_over_at is not null order by handed_over_at desc limit " + SHOWN_CLOSED),
-                timers());
+        return new BenchView(clock.instant(), jobs.open(SHOWN_OPEN), jobs.handedOver(SHOWN_CLOSED), jobs.timers());
     }
 
     @GetMapping("/devices")
@@ -75,60 +39,5 @@ class BenchController {
         return DeviceBook.profiles().stream()
                 .map(p -> new DeviceView(p.id(), p.name(), p.words()))
                 .toList();
-    }
-
-    private List<BenchJob> jobs(String which) {
-        return jdbc.sql("""
-                        select id, number, profile_id, owner, fault, station, next_step, waiting, mishaps, opened_at,
-                            touched_at, touched_by, handed_over_at
-                        from job where\s""" + which)
-                .query((row, n) -> {
-                    Station station = Station.valueOf(row.getString("station"));
-                    return new BenchJob(
-                            row.getObject("id", UUID.class),
-                            row.getLong("number"),
-                            device(row.getString("profile_id")),
-                            row.getString("owner"),
-                            row.getString("fault"),
-                            station,
-                            station.words(),
-                            row.getString("next_step"),
-                            row.getBoolean("waiting"),
-                            row.getInt("mishaps"),
-                            instant(row.getObject("opened_at", OffsetDateTime.class)),
-                            instant(row.getObject("touched_at", OffsetDateTime.class)),
-                            row.getString("touched_by"),
-                            instant(row.getObject("handed_over_at", OffsetDateTime.class)));
-                })
-                .list();
-    }
-
-    private List<BenchTimer> timers() {
-        return jdbc.sql("""
-                        select t.job_id, j.number, j.profile_id, t.seq, t.kind, t.words, t.started_at, t.seconds
-                        from running_timer t join job j on j.id = t.job_id
-                        order by t.started_at + t.seconds * interval '1 second'""")
-                .query((row, n) -> new BenchTimer(
-                        row.getObject("job_id", UUID.class),
-                        row.getLong("number"),
-                        device(row.getString("profile_id")),
-                        row.getLong("seq"),
-                        JobState.Timer.Kind.valueOf(row.getString("kind")),
-                        row.getString("words"),
-                        instant(row.getObject("started_at", OffsetDateTime.class)),
-                        row.getInt("seconds")))
-                .list();
-    }
-
-    private static String device(String profileId) {
-        return DeviceBook.profiles().stream()
-                .filter(profile -> profile.id().equals(profileId))
-                .map(DeviceProfile::name)
-                .findFirst()
-                .orElse(profileId);
-    }
-
-    private static Instant instant(OffsetDateTime at) {
-        return at == null ? null : at.toInstant();
     }
 }

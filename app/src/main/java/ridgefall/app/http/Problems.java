@@ -3,6 +3,8 @@ package ridgefall.app.http;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -33,6 +35,7 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final Pattern REFUSED_VALUE = Pattern.compile("value \\(\"?(.*?)\"?\\)");
 
     @ExceptionHandler(NotAllowed.class)
     ProblemDetail notAllowed(NotAllowed e) {
@@ -112,9 +115,9 @@ class Problems extends ResponseEntityExceptionHandler {
         } else if (e instanceof InvalidTypeIdException t) {
             return Problem.badValue("type", t.getTypeId(), "the name of a fact, such as StretchFreed");
         } else if (e instanceof InvalidFormatException f) {
-            return Problem.badValue(path(f), shorten(String.valueOf(f.getValue())), typeWords(f.getTargetType()));
+            return Problem.badValue(path(f), given(f, String.valueOf(f.getValue())), typeWords(f.getTargetType()));
         } else if (e instanceof MismatchedInputException m) {
-            return Problem.badValue(path(m), "missing or of the wrong kind", typeWords(m.getTargetType()));
+            return Problem.badValue(path(m), given(m, "missing or of the wrong kind"), typeWords(m.getTargetType()));
         } else if (e instanceof StreamReadException s) {
             return Problem.badValue(
                     "body",
@@ -123,6 +126,12 @@ class Problems extends ResponseEntityExceptionHandler {
                     "a JSON object");
         }
         return Problem.badValue("body", "not readable", "a JSON object");
+    }
+
+    /** The reader is closed by now; what stood there survives only in its message. */
+    private static String given(DatabindException e, String otherwise) {
+        Matcher quoted = REFUSED_VALUE.matcher(e.getOriginalMessage());
+        return shorten(quoted.find() ? quoted.group(1) : otherwise);
     }
 
     private static String path(DatabindException e) {

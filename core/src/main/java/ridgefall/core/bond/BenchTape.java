@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
@@ -27,10 +29,17 @@ public final class BenchTape {
     /** A drop onto a hut floor, as a multiple of gravity; the tape sees it in shear. */
     private static final double SHOCK_G = 50;
 
+    /** A profile's version never changes, and its strips are asked for with every fact of every job. */
+    private static final Map<String, List<StripPlan>> KNOWN = new ConcurrentHashMap<>();
+
     private BenchTape() {}
 
     /** The three schools for a device, the recommended one first: most hold, then closed corners. */
     public static List<StripPlan> plans(DeviceProfile profile) {
+        return KNOWN.computeIfAbsent(profile.id() + "@" + profile.version(), known -> compute(profile));
+    }
+
+    private static List<StripPlan> compute(DeviceProfile profile) {
         StripPlanner planner = planner(profile);
         return Arrays.stream(TapeSchool.values())
                 .map(planner::plan)

@@ -45,13 +45,10 @@ final class CutCost {
 
     /** Separate runs of freed stretches; all of them free is one run. */
     int runs(int freed) {
-        int runs = 0;
-        for (int i = 0; i < count(); i++) {
-            if (has(freed, i) && !has(freed, before(i))) {
-                runs++;
-            }
-        }
-        return runs == 0 && freed != 0 ? 1 : runs;
+        int all = (1 << count()) - 1;
+        int behind = (freed << 1 | freed >>> count() - 1) & all;
+        int starts = Integer.bitCount(freed & ~behind);
+        return starts == 0 && freed != 0 ? 1 : starts;
     }
 
     double cutSeconds(int index) {
@@ -65,12 +62,16 @@ final class CutCost {
 
     /** @param last the stretch freed before, or −1 at the start */
     double of(int freed, int last, int index) {
+        return cut(freed, index) + travel(last, index);
+    }
+
+    /** All but getting there, which alone depends on the stretch before. */
+    double cut(int freed, int index) {
         Stretch stretch = stretches.get(index);
         int neighbours = (has(freed, before(index)) ? 1 : 0) + (has(freed, after(index)) ? 1 : 0);
-        double freeShare = freeShare(freed);
-        double risk = LOSS_S * stretch.hazard() * SLIP_CHANCE[neighbours] * (1 - RELIEF * freeShare);
+        double risk = LOSS_S * stretch.hazard() * SLIP_CHANCE[neighbours] * (1 - RELIEF * freeShare(freed));
         double entry = neighbours == 0 ? ENTRY_S * stretch.difficulty() : 0;
-        return cutSeconds(index) + risk + entry + travel(last, index);
+        return cutSeconds(index) + risk + entry;
     }
 
     private double freeShare(int freed) {
@@ -83,7 +84,7 @@ final class CutCost {
         return free / perimeterMm;
     }
 
-    private double travel(int last, int index) {
+    double travel(int last, int index) {
         if (last < 0 || last == before(index) || last == after(index)) {
             return 0;
         }

@@ -86,10 +86,11 @@ final class CutOrder {
                 continue;
             }
             Reach to = next.computeIfAbsent(set | 1 << index, s -> new Reach(count));
+            double cut = cost.cut(set, index);
             for (int last = -1; last < count; last++) {
                 double sofar = reach.cost[last + 1];
                 if (Double.isFinite(sofar)) {
-                    double total = sofar + cost.of(set, last, index);
+                    double total = sofar + cut + cost.travel(last, index);
                     if (total < to.cost[index + 1]) {
                         to.cost[index + 1] = total;
                         to.previous[index + 1] = last;

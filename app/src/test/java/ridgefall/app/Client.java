@@ -1,0 +1,127 @@
+package ridgefall.app;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublisher;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Map;
+import java.util.UUID;
+import ridgefall.app.demo.DemoPeople;
+import ridgefall.core.job.Role;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** One browser's worth of HTTP: cookies, the CSRF header, JSON. */
+final class Client {
+    static final JsonMapper JSON = new JsonMapper();
+    private static final String QUIRE = "marrowby-quire-11";
+
+    private final String url;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    Client(String url) {
+        this.url = url;
+    }
+
+    record Answer(int status, HttpResponse<String> raw) {
+        JsonNode json() {
+            return JSON.readTree(raw.body());
+        }
+
+        String text(String field) {
+            return json().path(field).asString("");
+        }
+    }
+
+    Client as(Role role) {
+        DemoPeople.DemoSignIn who = DemoPeople.SIGN_INS.stream()
+                .filter(p -> p.role() == role)
+                .findFirst()
+                .orElseThrow();
+        Answer answer = signIn(who.name(), who.password());
+        if (answer.status() != 200) {
+            throw new IllegalStateException(answer.raw().body());
+        }
+        return this;
+    }
+
+    Answer signIn(String name, String password) {
+        get("/api/session");
+        return post("/api/session", Map.of("name", name, "password", password));
+    }
+
+    Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(url + path)).GET());
+    }
+
+    Answer post(String path, Object body) {
+        return post(path, BodyPublishers.ofString(body instanceof String s ? s : JSON.writeValueAsString(body)));
+    }
+
+    Answer post(String path, BodyPublisher body) {
+        return send(request(path).header("X-XSRF-TOKEN", csrf()).POST(body));
+    }
+
+    Answer postWithoutToken(String path, Object body) {
+        return send(request(path).POST(BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    Answer send(String method, String path, Object body) {
+        return send(request(path)
+                .header("X-XSRF-TOKEN", csrf())
+                .method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/json");
+    }
+
+    private String csrf() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("none");
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Opens a job of the demo tablet and returns its id. */
+    UUID openJob() {
+        UUID id = UUID.randomUUID();
+        Answer answer = post(
+                "/api/jobs",
+                Map.of("commandId", id, "profileId", QUIRE, "owner", "Test hut", "fault", "cracked in a test"));
+        if (answer.status() != 200) {
+            throw new IllegalStateException(answer.raw().body());
+        }
+        return id;
+    }
+
+    Answer append(UUID job, long expectedSeq, Object fact) {
+        return append(job, UUID.randomUUID(), expectedSeq, fact);
+    }
+
+    Answer append(UUID job, UUID command, long expectedSeq, Object fact) {
+        return post(
+                "/api/jobs/" + job + "/facts", Map.of("commandId", command, "expectedSeq", expectedSeq, "fact", fact));
+    }
+}

@@ -1,0 +1,80 @@
+package ridgefall.app;
+
+import java.io.IOException;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import ridgefall.core.job.Role;
+
+/** The real application on a real PostgreSQL, started once for all tests of a run; tests talk HTTP to it. */
+public final class RunningApp implements BeforeAllCallback, ParameterResolver {
+    private static final Namespace SPACE = Namespace.create(RunningApp.class);
+
+    public record App(ThrowawayPostgres postgres, ConfigurableApplicationContext context, Map<Role, Client> clients)
+            implements AutoCloseable {
+        String url() {
+            return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+        }
+
+        public <T> T bean(Class<T> type) {
+            return context.getBean(type);
+        }
+
+        /** One session a role for all tests that don't end it: hashes are slow on purpose. */
+        Client signedIn(Role role) {
+            return clients.computeIfAbsent(role, r -> client().as(r));
+        }
+
+        Client client() {
+            return new Client(url());
+        }
+
+        @Override
+        public void close() throws IOException {
+            context.close();
+            postgres.close();
+        }
+    }
+
+    private static App start(String key) {
+        try {
+            ThrowawayPostgres postgres = new ThrowawayPostgres();
+            return new App(
+                    postgres,
+                    SpringApplication.run(
+                            RidgefallApp.class,
+                            "--server.port=0",
+                            "--ridgefall.demo=true",
+                            "--spring.datasource.url=" + postgres.url(),
+                            "--spring.datasource.username=ridgefall"),
+                    new ConcurrentHashMap<>());
+        } catch (IOException e) {
+            throw new IllegalStateException("the app did not start for the tests", e);
+        }
+    }
+
+    private static App app(ExtensionContext context) {
+        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("app", RunningApp::start, App.class);
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        app(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == App.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return app(context);
+    }
+}

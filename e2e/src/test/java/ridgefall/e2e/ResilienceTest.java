@@ -1,0 +1,124 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** Browsers reload, cables are pulled, servers die: what was acknowledged stays, and timers stay right. */
+@ExtendWith(RunningProduct.class)
+class ResilienceTest {
+
+    /** Takes a job to a running soak; returns when the soak must end, by this clock. */
+    private static long startSoak(Browser bench, String owner) {
+        bench.takeIn(owner, "cracked").goOnUntil("heat.soak");
+        bench.goOn();
+        bench.awaitText("Soaking on Gel pad");
+        return System.nanoTime() + Duration.ofSeconds(bench.secondsLeft()).toNanos();
+    }
+
+    private static void isRightToTheSecond(Browser bench, long endsAt) {
+        long expected = Duration.ofNanos(endsAt - System.nanoTime()).toSeconds();
+        assertThat((long) bench.secondsLeft()).isBetween(expected - 1, expected + 1);
+    }
+
+    @Test
+    void aReloadInTheMiddleOfASoakLeavesTheTimerRightToTheSecond(Visit visit) {
+        Browser bench = visit.browser().signIn();
+        long endsAt = startSoak(bench, "Reloaded hut");
+        bench.reload();
+        isRightToTheSecond(bench, endsAt);
+        // And on another screen, from the bench.
+        Browser other = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        other.open(bench.path());
+        isRightToTheSecond(other, endsAt);
+    }
+
+    @Test
+    void aSecondScreenSeesATapWithinTwoSeconds(Visit visit) {
+        Browser bench = visit.browser().signIn().takeIn("Two screens", "cracked");
+        Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        second.open(bench.path());
+        second.awaitStep("intake.front");
+        bench.press(" ");
+        second.awaitText("cracked, holds together", Duration.ofSeconds(2));
+    }
+
+    @Test
+    void theSlowerOfTwoBenchesIsToldWhatChangedAndDecides(Visit visit) {
+        Browser bench = visit.browser().signIn().takeIn("Conflicting hut", "cracked");
+        Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        second.open(bench.path());
+        second.awaitStep("intake.front");
+        second.offline(true);
+        second.press(" ");
+        second.awaitText("1 tap is kept");
+        bench.goOn();
+        bench.awaitStep("intake.battery");
+        second.offline(false);
+        second.awaitText("Someone was faster");
+        assertThat(second.text()).contains("Ansa Orrick: Front glass cracked", "was not recorded");
+        second.click("Drop my tap");
+        second.awaitStep("intake.battery");
+        assertThat(bench.text()).doesNotContain("Someone was faster");
+    }
+
+    @Test
+    void aServerKilledInTheMiddleOfASoakLosesNothingThatWasAcknowledged(Visit visit) {
+        Browser bench = visit.browser().signIn();
+        long endsAt = startSoak(bench, "Killed server");
+        visit.product().killApp();
+        bench.awaitText("Timers go on");
+        isRightToTheSecond(bench, endsAt);
+        long began = System.nanoTime();
+        assertThat(visit.product().start()).contains("is running at", "Ansa Orrick");
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(30));
+        bench.awaitNoText("Timers go on");
+        isRightToTheSecond(bench, endsAt);
+        bench.reload();
+        isRightToTheSecond(bench, endsAt);
+        bench.press("1");
+        bench.awaitText("Cut the");
+    }
+
+    @Test
+    void aDatabaseAwayForTwentySecondsIsSaidAndQueuedTapsArriveOnce(Visit visit) {
+        Browser bench = visit.browser().signIn().takeIn("Database away", "cracked");
+        bench.awaitStep("intake.front");
+        visit.product().stopDatabase();
+        long stopped = System.nanoTime();
+        bench.press(" ");
+        bench.awaitText("The journal can't be reached.");
+        bench.awaitText("1 tap is kept");
+        bench.awaitStep("intake.battery");
+        pause(500); // longer than a pedal bounces
+        bench.press(" ");
+        bench.awaitText("2 taps are kept");
+        long away = Duration.ofSeconds(20).toMillis()
+                - Duration.ofNanos(System.nanoTime() - stopped).toMillis();
+        pause(away);
+        visit.product().startDatabase();
+        bench.awaitText("sound", Duration.ofSeconds(40));
+        bench.awaitNoText("can't be reached");
+        bench.awaitStep("intake.power");
+        String journal =
+                (String) bench.send("/api" + bench.path() + "/export", null).get("body");
+        assertThat(journal.split("\"FrontSeen\"", -1)).hasSize(2);
+        assertThat(journal.split("\"BatterySeen\"", -1)).hasSize(2);
+    }
+
+    /** Lets time pass: how long the outage lasts is what this journey is about. */
+    private static void pause(long millis) {
+        LockSupport.parkNanos(Duration.ofMillis(millis).toNanos());
+    }
+
+    @Test
+    void startingARunningProductSaysSo(Visit visit) {
+        visit.browser();
+        assertThat(visit.product().start())
+                .contains("Ridgefall is already running at " + visit.product().url());
+    }
+}
