@@ -23,7 +23,10 @@ export function StepList({
 }) {
   const [unfolded, setUnfolded] = useState<string | null>(null);
   const nextRow = useRef<HTMLLIElement>(null);
-  useEffect(() => nextRow.current?.scrollIntoView({ block: "nearest" }), [nextId]);
+  useEffect(() => {
+    // Newer browsers answer with a promise, which an effect must not return.
+    nextRow.current?.scrollIntoView({ block: "nearest" });
+  }, [nextId]);
   return (
     <ol className="divide-y-2 divide-line">
       {steps.map((step) => {

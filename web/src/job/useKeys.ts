@@ -5,7 +5,7 @@ import { secondsLeft, serverNow } from "@/time/clock";
 import type { Choice, Job, Step } from "./useJob";
 
 /** A foot on the pedal bounces. */
-const BOUNCE_MS = 350;
+const BOUNCE_MS = 250;
 
 /** Whether a step still waits for its timer; then the pedal must not end it by accident. */
 function waits(step: Step, timers: Job["timers"], nowS: number): boolean {

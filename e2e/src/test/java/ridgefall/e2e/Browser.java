@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -28,8 +29,11 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
+    private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
+
     private final ChromeDriver driver;
     private final String url;
+    private long lastTap = System.nanoTime();
 
     Browser(String url) {
         this.url = url;
@@ -74,7 +78,7 @@ final class Browser implements AutoCloseable {
 
     Browser signIn(String name, String password) {
         await(() -> driver.findElement(By.id("name"))).sendKeys(name, Keys.TAB, password, Keys.ENTER);
-        awaitText("The bench");
+        awaitText("Take a job in");
         return this;
     }
 
@@ -96,7 +100,7 @@ final class Browser implements AutoCloseable {
     void tabTo(String text) {
         for (int i = 0; i < 60; i++) {
             press(Keys.TAB);
-            if (driver.switchTo().activeElement().getText().contains(text)) {
+            if (((String) driver.executeScript("return document.activeElement.innerText")).contains(text)) {
                 return;
             }
         }
@@ -133,7 +137,7 @@ final class Browser implements AutoCloseable {
      * 1 to end a timer early, and the dialogs filled in.
      */
     Browser goOnUntil(String stepId) {
-        long end = System.nanoTime() + Duration.ofMinutes(4).toNanos();
+        long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
         while (!stepId.equals(nextStep())) {
             if (System.nanoTime() > end) {
                 throw new IllegalStateException("never came to " + stepId + ", stands at " + nextStep());
@@ -149,9 +153,9 @@ final class Browser implements AutoCloseable {
         if (!driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
             fillDialog();
         } else if (!driver.findElements(By.cssSelector("footer [role=timer]")).isEmpty()) {
-            press("1");
+            tap("1");
         } else {
-            press(Keys.SPACE);
+            tap(Keys.SPACE);
         }
         try {
             new WebDriverWait(driver, Duration.ofSeconds(4), Duration.ofMillis(40)).until(d -> !state().equals(before));
@@ -161,12 +165,36 @@ final class Browser implements AutoCloseable {
     }
 
     private void fillDialog() {
-        for (WebElement input : driver.findElements(By.cssSelector("[role=dialog] input"))) {
-            if (input.getDomProperty("value").isEmpty()) {
-                input.sendKeys("price".equals(input.getDomAttribute("id")) ? "189" : "said so");
+        try {
+            for (WebElement input : driver.findElements(By.cssSelector("[role=dialog] input"))) {
+                if (input.getDomProperty("value").isEmpty()) {
+                    input.sendKeys("price".equals(input.getDomAttribute("id")) ? "189" : "said so");
+                }
             }
+            press(Keys.ENTER);
+        } catch (StaleElementReferenceException e) {
+            // It closed meanwhile: the answer before was enough.
         }
-        press(Keys.ENTER);
+    }
+
+    /** A key of the workspace, not sooner after the last than a pedal bounces. */
+    void tap(CharSequence key) {
+        LockSupport.parkNanos(lastTap + PEDAL_BOUNCE.toNanos() - System.nanoTime());
+        press(key);
+        lastTap = System.nanoTime();
+    }
+
+    /** Opens the dialog of the next step, if its first answer asks for more. */
+    void openDialog() {
+        if (driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
+            tap(Keys.SPACE);
+        }
+        await(() -> driver.findElement(By.cssSelector("[role=dialog] input")));
+    }
+
+    /** Types over whatever stands in a field. */
+    void type(String field, String text) {
+        await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
     }
 
     /** What of the screen changes with every step. */
@@ -178,7 +206,7 @@ final class Browser implements AutoCloseable {
     }
 
     String text() {
-        return driver.findElement(By.tagName("body")).getText();
+        return (String) driver.executeScript("return document.body.innerText");
     }
 
     void awaitText(String text) {
@@ -203,7 +231,7 @@ final class Browser implements AutoCloseable {
 
     private WebElement await(Supplier<WebElement> find) {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
-                .ignoring(NoSuchElementException.class)
+                .ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
                 .until(d -> find.get());
     }
 

@@ -39,7 +39,7 @@ class Screenshots {
         shoot(bench, "bench");
         bench.open(soaking);
         bench.awaitText("left on");
-        bench.press("1");
+        bench.tap("1");
         bench.awaitText("Cut the");
         for (int i = 0; i < 5; i++) {
             bench.goOn();
