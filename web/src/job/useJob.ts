@@ -22,15 +22,19 @@ export function useJob(jobId: string) {
       return job;
     },
   });
-  const { taps } = useOutbox();
+  const { taps, recorded } = useOutbox();
   const seq = query.data?.seq ?? 0;
   const record: Record = useCallback(
     (fact, words, step) => outbox.tap(jobId, seq, fact, words, step?.id ?? null),
     [jobId, seq],
   );
   const pending = useMemo(
-    () => new Set(taps.filter((tap) => tap.jobId === jobId).map((tap) => tap.stepId)),
-    [taps, jobId],
+    () =>
+      new Set([
+        ...taps.filter((tap) => tap.jobId === jobId).map((tap) => tap.stepId),
+        ...recorded.filter((tap) => tap.jobId === jobId && tap.seq > seq).map((tap) => tap.stepId),
+      ]),
+    [taps, recorded, jobId, seq],
   );
   return { job: query.data, error: query.error, record, pending };
 }

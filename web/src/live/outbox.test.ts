@@ -114,7 +114,8 @@ describe("the outbox", () => {
     journal.status = 401;
     expect(await box.tap("j", 0, fact, "a", null)).toEqual({ kind: "waiting" });
     expect(box.read().signedOut).toBe(true);
-    await box.flush();
+    void box.flush();
+    await vi.advanceTimersByTimeAsync(0);
     expect(box.read()).toMatchObject({ taps: [], signedOut: false });
   });
 });

@@ -19,6 +19,8 @@ export type Fate =
 
 interface State {
   taps: readonly Tap[];
+  /** Steps whose tap is in the journal; until a screen has seen that number they stay answered. */
+  recorded: readonly { jobId: string; stepId: string | null; seq: number }[];
   /** The line is down and taps wait. */
   stuck: boolean;
   /** The session has ended; taps wait for a sign-in. */
@@ -31,6 +33,7 @@ type Send = (tap: Tap) => Promise<number>;
 
 const STORE = "ridgefall.outbox";
 const RETRY_MS = 1500;
+const KEPT = 50;
 
 /**
  * Keeps taps until the journal has them. They are sent one after the other, each with an id of its own, so that sending
@@ -42,6 +45,7 @@ export class Outbox {
   private readonly latestSeq = new Map<string, number>();
   private readonly waiters = new Map<string, (fate: Fate) => void>();
   private sending = false;
+  private askedAgain = false;
   private readonly send: Send;
   private readonly storage: Storage;
   onRecorded: (jobId: string) => void = () => undefined;
@@ -49,7 +53,7 @@ export class Outbox {
   constructor(send: Send, storage: Storage) {
     this.send = send;
     this.storage = storage;
-    this.state = { taps: this.load(), stuck: false, signedOut: false, overtaken: null };
+    this.state = { taps: this.load(), recorded: [], stuck: false, signedOut: false, overtaken: null };
   }
 
   private load(): Tap[] {
@@ -95,6 +99,7 @@ export class Outbox {
   /** Sends what waits; called again by whoever learns that the line is back. */
   async flush(): Promise<void> {
     if (this.sending) {
+      this.askedAgain = true;
       return;
     }
     this.sending = true;
@@ -107,6 +112,10 @@ export class Outbox {
     } finally {
       this.sending = false;
     }
+    if (this.askedAgain) {
+      this.askedAgain = false;
+      await this.flush();
+    }
   }
 
   /** False when it has to wait. */
@@ -114,7 +123,8 @@ export class Outbox {
     try {
       const seq = await this.send(tap);
       this.latestSeq.set(tap.jobId, seq);
-      this.remove(tap, { stuck: false, signedOut: false });
+      const recorded = [...this.state.recorded, { jobId: tap.jobId, stepId: tap.stepId, seq }].slice(-KEPT);
+      this.remove(tap, { recorded, stuck: false, signedOut: false });
       this.settle(tap, { kind: "recorded", seq });
       this.onRecorded(tap.jobId);
       return true;
