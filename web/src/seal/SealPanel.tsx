@@ -31,7 +31,15 @@ export function SealPanel({ job, choose }: PanelProps) {
             : "Seat the front"}
         </Button>
       )}
-      <div id="seal-holds" className="min-h-0 flex-1 overflow-auto">
+      {/* A scrolling region must be reachable by keyboard. */}
+      <div
+        id="seal-holds"
+        className="min-h-0 flex-1 overflow-auto"
+        role="region"
+        aria-label="What holds the seal"
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        tabIndex={0}
+      >
         {holds.length > 0 && (
           <ul className="columns-2 gap-8 text-lg">
             {holds.map((hold) => (

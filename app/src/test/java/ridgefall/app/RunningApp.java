@@ -42,9 +42,10 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         }
     }
 
-    private static App start(String key) {
+    /** @param durable whether the database waits for its disk, as a shop's does */
+    static App start(boolean durable) {
         try {
-            ThrowawayPostgres postgres = new ThrowawayPostgres();
+            ThrowawayPostgres postgres = new ThrowawayPostgres(durable);
             return new App(
                     postgres,
                     SpringApplication.run(
@@ -60,7 +61,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
     }
 
     private static App app(ExtensionContext context) {
-        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("app", RunningApp::start, App.class);
+        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("app", key -> start(false), App.class);
     }
 
     @Override

@@ -10,13 +10,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** A PostgreSQL cluster of its own for one test run, without fsync and without a password; gone afterwards. */
+/** A PostgreSQL cluster of its own for one test run, without a password; gone afterwards. */
 public final class ThrowawayPostgres implements AutoCloseable {
     private final Path bin;
     private final Path folder;
     private final int port;
 
-    public ThrowawayPostgres() throws IOException {
+    /** @param durable whether it waits for its disk */
+    public ThrowawayPostgres(boolean durable) throws IOException {
         try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
             bin = versions.max(Comparator.comparing(
                             p -> Integer.valueOf(p.getFileName().toString())))
@@ -40,7 +41,8 @@ public final class ThrowawayPostgres implements AutoCloseable {
                 "-l",
                 folder.resolve("log"),
                 "-o",
-                "-p " + port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off",
+                "-p " + port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync="
+                        + (durable ? "on" : "off"),
                 "start");
     }
 

@@ -262,6 +262,7 @@ final class Browser implements AutoCloseable {
 
     /** Cuts this one screen off, as a pulled cable would. */
     void offline(boolean offline) {
+        driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand(
                 "Network.emulateNetworkConditions",
                 Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
