@@ -120,8 +120,8 @@ class JourneyTest {
         bench.click("Marn Ulscarth");
         bench.awaitText("Temperatures in °F");
         bench.press(Keys.ARROW_DOWN, Keys.ENTER);
-        bench.takeIn("Hut", "cracked").goOnUntil("heat.soak");
-        bench.awaitText("at 176 °F");
-        assertThat(bench.text()).doesNotContain("80 °C");
+        bench.takeIn("Hut", "cracked").station("Heat");
+        bench.awaitText("battery then");
+        assertThat(bench.text()).contains("°F").doesNotContain("°C");
     }
 }
