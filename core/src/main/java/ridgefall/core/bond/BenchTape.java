@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
@@ -22,7 +23,9 @@ import ridgefall.core.profile.EdgeFeature;
 
 /** Fits the tape on the bench's roll to a device: real ledge widths, windows to leave clear, narrow places to skip. */
 public final class BenchTape {
-    private static final double WIDTH_MM = 2;
+    /** Rolls on the bench, the widest first: the widest that fits holds most. */
+    private static final double[] WIDTHS_MM = {2, 1.5, 1};
+
     private static final double MARGIN_MM = 0.3;
     private static final double SAFETY = 3;
     private static final double WARM_USE_C = 40;
@@ -34,12 +37,18 @@ public final class BenchTape {
 
     private BenchTape() {}
 
-    /** The three schools for a device, the recommended one first: most hold, then closed corners. */
+    /**
+     * The three schools for a device, the recommended one first: most hold, then closed corners. None where no tape of
+     * the bench fits the ledge.
+     */
     public static List<StripPlan> plans(DeviceProfile profile) {
-        return KNOWN.computeIfAbsent(profile.id() + "@" + profile.version(), known -> compute(profile));
+        return KNOWN.computeIfAbsent(profile.key(), known -> compute(profile));
     }
 
     private static List<StripPlan> compute(DeviceProfile profile) {
+        if (width(profile).isEmpty()) {
+            return List.of();
+        }
         StripPlanner planner = planner(profile);
         return Arrays.stream(TapeSchool.values())
                 .map(planner::plan)
@@ -52,12 +61,22 @@ public final class BenchTape {
         return profile.frontMassKg() * SHOCK_G * 9.81;
     }
 
-    static StripPlanner planner(DeviceProfile profile) {
-        EdgeLine edge = profile.edge();
-        double widest = profile.ledgeMm().pieces().stream()
+    private static double widest(DeviceProfile profile) {
+        return profile.ledgeMm().pieces().stream()
                 .mapToDouble(EdgeProfile.Piece::value)
                 .max()
                 .orElseThrow();
+    }
+
+    private static OptionalDouble width(DeviceProfile profile) {
+        double room = widest(profile) - MARGIN_MM;
+        return Arrays.stream(WIDTHS_MM).filter(w -> w <= room).findFirst();
+    }
+
+    static StripPlanner planner(DeviceProfile profile) {
+        EdgeLine edge = profile.edge();
+        double widest = widest(profile);
+        double width = width(profile).orElseThrow();
         List<Skip> skips = new ArrayList<>();
         for (EdgeFeature feature : profile.features()) {
             if (feature.keepsTapeOff()) {
@@ -67,7 +86,7 @@ public final class BenchTape {
         for (EdgeProfile.Piece<Double> piece : profile.ledgeMm().pieces()) {
             boolean known = profile.features().stream()
                     .anyMatch(f -> f.keepsTapeOff() && f.where().equals(piece.interval()));
-            if (piece.value() < MARGIN_MM + WIDTH_MM && !known) {
+            if (piece.value() < MARGIN_MM + width && !known) {
                 skip(edge, piece.interval(), "the ledge is too narrow").ifPresent(skips::add);
             }
         }
@@ -75,10 +94,10 @@ public final class BenchTape {
                 new Ledge(
                         edge.widthMm(),
                         edge.heightMm(),
-                        profile.heat().radiusMm(),
+                        edge.equivalentRadiusMm(),
                         profile.openingRadiusMm(),
                         PerSide.all(widest)),
-                PerSide.all(WIDTH_MM),
+                PerSide.all(width),
                 MARGIN_MM,
                 1,
                 0.5,

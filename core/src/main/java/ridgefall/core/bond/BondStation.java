@@ -2,6 +2,7 @@ package ridgefall.core.bond;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.clean.CleanStation;
 import ridgefall.core.edge.Landmark;
@@ -14,7 +15,9 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.material.TapeSchool;
+import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
 
 public final class BondStation implements StationRoom {
     @Override
@@ -24,6 +27,10 @@ public final class BondStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
+        Optional<Step> ready = readyMade(profile, state);
+        if (ready.isPresent()) {
+            return List.of(ready.get());
+        }
         List<StripPlan> plans = BenchTape.plans(profile);
         Choice[] schools = plans.stream()
                 .map(plan -> plan == plans.get(0)
@@ -43,6 +50,70 @@ public final class BondStation implements StationRoom {
         return steps;
     }
 
+    /** What holds the new front where no strips are cut; empty where they are. */
+    private static Optional<Step> readyMade(DeviceProfile profile, JobState state) {
+        if (!profile.bonded()) {
+            return Optional.of(Checks.check(
+                    state,
+                    "bond.gasket",
+                    "Gasket whole and seated all round",
+                    "clips hold this front: no adhesive",
+                    "Seated"));
+        }
+        if (state.brought(Brings.TAPE)) {
+            return Optional.of(Checks.check(
+                    state,
+                    "bond.pre-applied",
+                    "Pre-applied tape lies flat on the new front",
+                    "puckered or dusty: peel it and cut strips instead",
+                    "Flat, liners on"));
+        }
+        AdhesiveKind usual = profile.document().adhesives().stream()
+                .filter(kind -> kind != AdhesiveKind.PRE_APPLIED)
+                .findFirst()
+                .orElse(AdhesiveKind.DIE_CUT);
+        if (usual == AdhesiveKind.STRIPS && !BenchTape.plans(profile).isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                switch (usual) {
+                    case OPTICAL_LIQUID ->
+                        Checks.check(
+                                state,
+                                "bond.optical",
+                                "Glass bonded with optical liquid and cured, ring on",
+                                "no bubbles at the corners; UV: shield eyes and skin; never stretch the ring",
+                                "Clear and cured");
+                    case BEAD ->
+                        Checks.check(
+                                state,
+                                "bond.bead",
+                                "Bead laid without a gap, clamps at hand",
+                                "solvent vapour: ventilate; wipe squeeze-out before it cures",
+                                "Laid");
+                    default ->
+                        Checks.check(
+                                state,
+                                "bond.ring",
+                                "Die-cut ring laid",
+                                "never stretch, fold or bend it: it would not seal",
+                                "Laid flat");
+                });
+    }
+
+    /** The strips to choose from; none where something else holds the front. */
+    public static List<StripPlan> strips(DeviceProfile profile, JobState state) {
+        return readyMade(profile, state).isPresent() ? List.of() : BenchTape.plans(profile);
+    }
+
+    /** In words, for the record, what holds the front when it is not strips. */
+    public static String withoutStrips(DeviceProfile profile, JobState state) {
+        return readyMade(profile, state)
+                .filter(step -> !step.open())
+                .map(Step::title)
+                .orElse("none laid");
+    }
+
     private static Step lay(DeviceProfile profile, Strip strip, JobState state) {
         double tenths = Math.round(strip.lengthMm() * 10) / 10.0;
         Step step = Step.open(
@@ -59,7 +130,10 @@ public final class BondStation implements StationRoom {
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof Fact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of());
+            Checks.known(
+                    "checkId",
+                    f.checkId(),
+                    readyMade(profile, state).stream().map(Step::id).toList());
         } else if (fact instanceof Fact.StripLaid f) {
             if (state.school().isEmpty()) {
                 holds.add(Hold.firm("bond.school", Station.BOND, "No way of ending the strips is chosen"));

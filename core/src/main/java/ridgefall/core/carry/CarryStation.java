@@ -2,6 +2,8 @@ package ridgefall.core.carry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -11,8 +13,10 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.CarryOver;
-import ridgefall.core.profile.DeviceProfile.Part;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.PairedPart;
+import ridgefall.core.profile.ProfileDocument.PairingMethod;
 
 public final class CarryStation implements StationRoom {
     @Override
@@ -22,21 +26,36 @@ public final class CarryStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        return profile.carryOvers().stream().map(part -> step(part, state)).toList();
+        return Stream.concat(
+                        profile.carryOvers().stream().map(part -> carry(part, state)),
+                        profile.pairedParts().stream().map(part -> pair(part, state)))
+                .toList();
     }
 
-    private static Step step(CarryOver part, JobState state) {
+    private static Step carry(CarryOver part, JobState state) {
+        String hint = part.hint() + (part.irreplaceable() ? "; can't be replaced" : "");
+        Step step = step(part.id(), part.words(), hint, "Moved over", state);
+        boolean brought = part.brings() != null && state.brought(part.brings());
+        return step.open() && brought ? step.answered("the new part brings it") : step;
+    }
+
+    private static Step pair(PairedPart part, JobState state) {
+        String done = part.method() == PairingMethod.COPY_DATA ? "Copied and read back" : "Board moved and tested";
+        return step(part.id(), part.words(), part.hint(), done, state);
+    }
+
+    private static Step step(String id, String words, String hint, String done, JobState state) {
         Step step = Step.open(
-                "carry." + part.id(),
+                "carry." + id,
                 Station.CARRY,
-                part.words(),
-                part.hint() + (part.irreplaceable() ? "; can't be replaced" : ""),
-                Step.go(part.paired() ? "Copied and read back" : "Moved over", new Fact.CarriedOver(part.id())),
-                Step.fail("Lost", new Fact.CarryOverLost(part.id(), "?"), Ask.reason("Lost because …")));
-        if (state.carriedOver(part.id())) {
-            return step.answered(part.paired() ? "copied and read back" : "moved over");
+                words,
+                hint,
+                Step.go(done, new Fact.CarriedOver(id)),
+                Step.fail("Lost", new Fact.CarryOverLost(id, "?"), Ask.reason("Lost because …")));
+        if (state.carriedOver(id)) {
+            return step.answered(done.toLowerCase(Locale.ROOT));
         }
-        String lost = state.carryOverLost().get(part.id());
+        String lost = state.carryOverLost().get(id);
         return lost == null ? step : step.answered("lost: " + lost);
     }
 
@@ -49,9 +68,12 @@ public final class CarryStation implements StationRoom {
         Checks.known(
                 "partId",
                 partId,
-                profile.carryOvers().stream().map(CarryOver::id).toList());
+                Stream.concat(
+                                profile.carryOvers().stream().map(CarryOver::id),
+                                profile.pairedParts().stream().map(PairedPart::id))
+                        .toList());
         List<Hold> holds = new ArrayList<>();
-        for (Part plug : profile.connectors()) {
+        for (Connector plug : profile.connectors()) {
             if (!state.plugFreed(plug.id())) {
                 holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, plug.words() + " is still in"));
             }

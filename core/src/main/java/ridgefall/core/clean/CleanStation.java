@@ -12,7 +12,7 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Part;
+import ridgefall.core.profile.ProfileDocument.Connector;
 
 /** The step that decides whether the front stays down. */
 public final class CleanStation implements StationRoom {
@@ -75,7 +75,7 @@ public final class CleanStation implements StationRoom {
                     steps(profile, state).stream().map(Step::id).toList());
         }
         List<Hold> holds = new ArrayList<>();
-        for (Part plug : profile.connectors()) {
+        for (Connector plug : profile.connectors()) {
             if (!state.plugFreed(plug.id())) {
                 holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, "The old front is still on its plugs"));
                 break;

@@ -1,6 +1,7 @@
 package ridgefall.core.decide;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -11,6 +12,7 @@ import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
 public final class DecideStation implements StationRoom {
@@ -24,40 +26,51 @@ public final class DecideStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        Choice[] choices = profile.repairs().stream()
-                .map(repair -> Step.go(
-                        repair.words(),
-                        new Fact.RepairAgreed(repair.id(), BigDecimal.ZERO, CURRENCY, "?"),
-                        new Ask("price", "Price agreed, " + CURRENCY, Ask.Kind.NUMBER, null, null),
-                        new Ask(
-                                "agreedBy",
-                                "Agreed by",
-                                Ask.Kind.TEXT,
-                                null,
-                                state.opened().owner())))
-                .toArray(Choice[]::new);
+        List<Choice> choices = new ArrayList<>();
+        for (Repair repair : profile.repairs()) {
+            choices.add(Step.go(
+                    repair.words(),
+                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, CURRENCY, "?"),
+                    new Ask("price", "Price agreed, " + CURRENCY, Ask.Kind.NUMBER, null, null),
+                    agreedBy(state)));
+        }
+        choices.add(Step.fail(
+                "Not worth it",
+                new Fact.NotWorthIt("?", "?"),
+                new Ask("reason", "Why it goes back as it is", Ask.Kind.TEXT, null, null),
+                agreedBy(state)));
         Step step = Step.open(
                 "decide.repair",
                 Station.DECIDE,
                 "Repair agreed with the owner",
-                profile.repairs().stream()
-                        .map(r -> r.words() + " keeps: " + r.keeps() + ". Loses: " + r.loses() + ".")
-                        .reduce((a, b) -> a + " " + b)
-                        .orElse(null),
-                choices);
+                "a quote of the table brings its price along",
+                choices.toArray(Choice[]::new));
+        if (state.notWorthIt().isPresent()) {
+            Fact.NotWorthIt no = state.notWorthIt().get();
+            return List.of(step.answered("not worth it: " + no.reason() + ", agreed by " + no.agreedBy()));
+        }
         return List.of(state.repair()
                 .map(r -> step.answered(profile.repair(r.repairId()).words() + ", " + r.price() + " " + r.currency()
                         + ", agreed by " + r.agreedBy()))
                 .orElse(step));
     }
 
+    /** Who said yes: the owner, unless someone else did. */
+    public static Ask agreedBy(JobState state) {
+        return new Ask(
+                "agreedBy", "Agreed by", Ask.Kind.TEXT, null, state.opened().owner());
+    }
+
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof Fact.RepairAgreed f) {
             profile.repair(f.repairId());
-        } else {
-            throw new NotAllowed("checkId", ((Fact.CheckAnswered) fact).checkId(), "none at this station");
+        } else if (fact instanceof Fact.CheckAnswered f) {
+            throw new NotAllowed("checkId", f.checkId(), "none at this station");
         }
-        return List.of();
+        return state.frontOpened()
+                ? List.of(
+                        Hold.overridable("decide.opened", Station.DECIDE, "The front is open: what was agreed stands"))
+                : List.of();
     }
 }

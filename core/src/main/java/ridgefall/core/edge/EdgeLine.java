@@ -29,7 +29,7 @@ public final class EdgeLine {
     private final double lengthMm;
     private final List<Part> parts;
 
-    private EdgeLine(double widthMm, double heightMm, LineString outline, List<Part> parts) {
+    EdgeLine(double widthMm, double heightMm, LineString outline, List<Part> parts) {
         this.widthMm = widthMm;
         this.heightMm = heightMm;
         this.outline = outline;
@@ -121,6 +121,27 @@ public final class EdgeLine {
         return at + length;
     }
 
+    /**
+     * Any closed line without crossings. Its straight edges are what lies along the four sides of its bounding box; what
+     * lies between them counts as corners, notches in an edge belong to that edge.
+     *
+     * @throws ridgefall.core.units.NotAllowed when fewer than 3 points are given, the line crosses itself or its size is
+     *     out of range
+     */
+    public static EdgeLine closed(List<Point> points) {
+        return ClosedOutline.edge(points);
+    }
+
+    /** The radius that the corners of a rounded rectangle of the same box and area would have. */
+    public double equivalentRadiusMm() {
+        double missing = widthMm * heightMm - areaMm2();
+        return Math.min(Math.min(widthMm, heightMm) / 2, Math.sqrt(Math.max(0, missing) / (4 - Math.PI)));
+    }
+
+    public double areaMm2() {
+        return GEOMETRY.createPolygon(outline.getCoordinates()).getArea();
+    }
+
     public double widthMm() {
         return widthMm;
     }
@@ -180,6 +201,13 @@ public final class EdgeLine {
                 .findFirst()
                 .orElse(parts.get(parts.size() - 1))
                 .landmark();
+    }
+
+    /** Whether a part runs in one line, so that its two ends are enough to draw it. */
+    public boolean straight(Part part) {
+        double from = part.interval().fromMm();
+        double length = part.interval().lengthMm();
+        return length - pointAt(from).distance(index.extractPoint(from + length)) < SAGITTA_MM;
     }
 
     public EdgeInterval interval(Landmark landmark) {

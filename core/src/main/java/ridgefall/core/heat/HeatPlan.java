@@ -2,38 +2,78 @@ package ridgefall.core.heat;
 
 import java.util.List;
 import ridgefall.core.units.Band;
+import ridgefall.core.units.Source;
 
 /**
- * How to warm one device on one source, and how sure that is. Times in s from laying it on, temperatures in °C. All of
- * it is computed from handbook values until the bench measures.
+ * How to warm one device on one source, and how sure that is. Times in s from the first touch, temperatures in °C. Where
+ * air goes stretch by stretch, times are those of one stretch and the limits hold for all of them together.
  *
  * @param workableFromC bond temperature from which the pick goes through without force
  * @param soakSeconds when to take it off: warm enough on most benches, within the limits even on an unlucky one
- * @param readyShare share of plausible benches on which the bond is workable by then, 0–1
- * @param readyAt when the bond becomes workable; infinite where it never does within the horizon
- * @param latestSeconds stop here whatever the bond does: battery or display come too near a limit
- * @param workableForSeconds how long the bond stays workable after it is taken off
+ * @param dwells how often that is done, once a stretch; 1 where the whole edge is warmed together
+ * @param readyShare share of plausible benches on which all of the bond is workable by then, 0–1
+ * @param readyAt when the coldest stretch becomes workable; infinite where it never does within the horizon
+ * @param latestSeconds stop here whatever the bond does: something comes too near a limit
+ * @param bondAtPullC the coldest stretch
+ * @param workableForSeconds how long the coldest stretch stays workable after it is taken off
+ * @param reheatSeconds how long it goes back on once it has gone cold
+ * @param preheatSeconds how long before that the source is switched on
  * @param feasible false when no setting of this source keeps the limits and softens the bond
+ * @param because why this one, or why not, in short sentences
+ * @param howSure measured here once a soak on this source was fitted
+ * @param weighed how many plausible benches stand behind the bands
  */
 public record HeatPlan(
         HeatSource source,
-        int settingC,
+        Setup setup,
         double workableFromC,
         double soakSeconds,
+        int dwells,
         double readyShare,
         Band readyAt,
         double latestSeconds,
         Band bondAtPullC,
         Band batteryAtPullC,
         Band displayAtPullC,
+        Band plasticsAtPullC,
         Band workableForSeconds,
+        double reheatSeconds,
+        double preheatSeconds,
         boolean feasible,
+        List<String> because,
+        Source howSure,
+        int weighed,
         List<Point> curve,
+        List<Stretch> stretches,
         List<Influence> influences,
         List<Candidate> candidates) {
 
-    /** One moment of the forecast. */
+    public double settingC() {
+        return setup.settingC();
+    }
+
+    /** All edges together. */
+    public double totalSeconds() {
+        return soakSeconds * dwells;
+    }
+
+    /** One moment of the forecast; the bond at its coldest. */
     public record Point(double seconds, Band bondC, Band batteryC, Band displayC) {}
+
+    /**
+     * One piece of the edge on the usual bench.
+     *
+     * @param readySeconds when it becomes workable; infinite where it does not
+     * @param workableForSeconds how long it stays so after it is taken off
+     * @param why what holds it back, or null
+     */
+    public record Stretch(
+            double fromMm,
+            double lengthMm,
+            double bondAtPullC,
+            double readySeconds,
+            double workableForSeconds,
+            String why) {}
 
     /** When the bond becomes workable if one unknown lies at its low or high end and all others are as usual. */
     public record Influence(String unknown, double secondsAtLow, double secondsAtHigh) {
@@ -44,5 +84,32 @@ public record HeatPlan(
 
     /** A setting that was weighed, and why it was or was not taken. */
     public record Candidate(
-            String sourceName, int settingC, double soakSeconds, double readyShare, boolean chosen, String because) {}
+            String sourceName, Setup setup, double soakSeconds, double readyShare, boolean chosen, String because) {}
+
+    HeatPlan called(HeatSource other) {
+        return new HeatPlan(
+                other,
+                setup,
+                workableFromC,
+                soakSeconds,
+                dwells,
+                readyShare,
+                readyAt,
+                latestSeconds,
+                bondAtPullC,
+                batteryAtPullC,
+                displayAtPullC,
+                plasticsAtPullC,
+                workableForSeconds,
+                reheatSeconds,
+                preheatSeconds,
+                feasible,
+                because,
+                howSure,
+                weighed,
+                curve,
+                stretches,
+                influences,
+                candidates);
+    }
 }

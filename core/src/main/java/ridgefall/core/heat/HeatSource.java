@@ -1,57 +1,217 @@
 package ridgefall.core.heat;
 
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import ridgefall.core.job.Fact.Sweep;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
-/** A source the bench owns that warms the whole face at once. Contacts are common practice until measured here. */
-public record HeatSource(String id, String name, Kind kind, int minC, int maxC) {
+/**
+ * A source the bench owns. Contacts are common practice until measured here.
+ *
+ * @param minC least setting, °C
+ * @param maxC greatest setting, °C
+ * @param settleS time constant of coming to its setting when switched on; of a pad warmed elsewhere, of cooling down;
+ *     0 where it keeps its temperature
+ * @param air null where the front lies on the source
+ * @param measured null until a soak on this bench was logged and fitted
+ */
+public record HeatSource(
+        String id, String name, Kind kind, int minC, int maxC, double settleS, Air air, Calibration measured) {
 
     public enum Kind {
-        PLATE,
-        COMPLIANT_PAD
+        PLATE("plate or mat under the face", false, 1.5),
+        PRINTER_BED("heated printer bed", false, 3),
+        COMPLIANT_PAD("heated pad that gives", false, 1.5),
+        REUSABLE_PAD("pad warmed elsewhere", false, 3),
+        HOT_AIR("hot air from a nozzle", true, 0),
+        HAIR_DRYER("hair dryer", true, 0);
+
+        private final String words;
+        private final boolean air;
+        private final double surfaceSigmaK;
+
+        Kind(String words, boolean air, double surfaceSigmaK) {
+            this.words = words;
+            this.air = air;
+            this.surfaceSigmaK = surfaceSigmaK;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** Whether air from an outlet warms the border, instead of a face that the front lies on. */
+        public boolean air() {
+            return air;
+        }
+    }
+
+    /**
+     * What makes an outlet: its width, the ends of its airflow dial (machine numbers, no two alike), and how far from
+     * the glass it is usually held.
+     */
+    public record Air(double outletMm, double dialFrom, double dialTo, double usualDistanceMm) {
+        public Air {
+            Allowed.between("outletMm", outletMm, 2, 80, "mm");
+            Allowed.between("dialFrom", dialFrom, 0, 100, "on the dial");
+            Allowed.between("dialTo", dialTo, dialFrom, 100, "on the dial");
+            Allowed.between("usualDistanceMm", usualDistanceMm, 5, 300, "mm");
+        }
     }
 
     /**
      * Heat transfer into the glass in W/(m²·K): five of a hundred benches lie below {@code low}, five above
      * {@code high}.
      */
-    public record Contact(double low, double typical, double high) {}
+    public record Contact(double low, double typical, double high) {
+        Contact times(double factor) {
+            return new Contact(low * factor, typical * factor, high * factor);
+        }
+    }
+
+    /** Share of the nozzle's rise over the room that arrives close to it. */
+    private static final double JET_SHARE = 0.7;
+
+    /** Up to so many widths of the outlet the air keeps its temperature; beyond, it falls with the distance. */
+    private static final double JET_CORE_WIDTHS = 5;
 
     public HeatSource {
         Allowed.text("id", id, 40);
         Allowed.text("name", name, 60);
-        Allowed.between("minC", minC, 30, 150, "°C");
-        Allowed.between("maxC", maxC, minC, 150, "°C");
+        Allowed.present("kind", kind);
+        Allowed.between("minC", minC, 30, kind.air ? 600 : 150, "°C");
+        Allowed.between("maxC", maxC, minC, kind.air ? 600 : 150, "°C");
+        Allowed.between("settleS", settleS, 0, 3600, "s");
+        if (kind.air) {
+            Allowed.present("air", air);
+        } else if (air != null) {
+            throw new NotAllowed("air", "an outlet", "none: a front lies on a " + kind.words);
+        }
     }
 
-    public Contact contact(FrontCondition condition) {
-        if (kind == Kind.COMPLIANT_PAD) {
-            return condition == FrontCondition.SHATTERED ? new Contact(90, 180, 320) : new Contact(300, 400, 500);
-        }
-        return switch (condition) {
-            case INTACT -> new Contact(80, 150, 300);
-            case CRACKED -> new Contact(60, 110, 220);
-            case SHATTERED -> new Contact(35, 60, 110);
+    /** A source that the front lies on, at its temperature whenever it is used. */
+    public static HeatSource face(String id, String name, Kind kind, int minC, int maxC) {
+        return new HeatSource(id, name, kind, minC, maxC, 0, null, null);
+    }
+
+    public HeatSource measured(Calibration calibration) {
+        return new HeatSource(id, name, kind, minC, maxC, settleS, air, calibration);
+    }
+
+    /** The same source whatever it is called: what a plan for it depends on. */
+    HeatSource nameless() {
+        return new HeatSource("-", "-", kind, minC, maxC, settleS, air, measured);
+    }
+
+    /** Middle dial, usual distance. */
+    public Setup usual(double settingC, Sweep sweep) {
+        return air == null
+                ? Setup.face(settingC)
+                : new Setup(settingC, (air.dialFrom + air.dialTo) / 2, air.usualDistanceMm, sweep);
+    }
+
+    List<Sweep> sweeps() {
+        return kind.air ? List.of(Sweep.ROUND, Sweep.STRETCH_BY_STRETCH) : List.of(Sweep.FACE);
+    }
+
+    /** The settings worth weighing, °C: its least and greatest among them. */
+    IntStream settings() {
+        int step = maxC - minC > 100 ? 20 : 5;
+        return IntStream.concat(IntStream.iterate(minC, c -> c < maxC, c -> c + step), IntStream.of(maxC));
+    }
+
+    /** How well heat gets from this source into glass in a condition. */
+    Contact contact(FrontCondition condition, Setup setup) {
+        return switch (kind) {
+            case HOT_AIR -> new Contact(50, 100, 200).times(flow(setup));
+            case HAIR_DRYER -> new Contact(25, 50, 100).times(flow(setup));
+            case COMPLIANT_PAD, REUSABLE_PAD ->
+                condition == FrontCondition.SHATTERED ? new Contact(90, 180, 320) : new Contact(300, 400, 500);
+            case PLATE, PRINTER_BED ->
+                switch (condition) {
+                    case INTACT -> new Contact(80, 150, 300);
+                    case CRACKED -> new Contact(60, 110, 220);
+                    case SHATTERED -> new Contact(35, 60, 110);
+                };
         };
     }
 
+    /** Transfer grows with the flow to the power 0.7 or so; over a dial, from 0.6 to 1.4 of the usual. */
+    private double flow(Setup setup) {
+        double span = air.dialTo - air.dialFrom;
+        return span == 0 ? 1 : 0.6 + 0.8 * (setup.dial() - air.dialFrom) / span;
+    }
+
+    /** Share of the setting's rise over the room that the glass faces. */
+    double risingShare(Setup setup) {
+        return switch (kind) {
+            case HOT_AIR -> JET_SHARE * core(setup);
+            case HAIR_DRYER -> core(setup);
+            default -> 1;
+        };
+    }
+
+    private double core(Setup setup) {
+        return Math.min(1, JET_CORE_WIDTHS * air.outletMm / setup.distanceMm());
+    }
+
+    /** Width of the spot that an outlet warms, mm. */
+    double spotMm() {
+        return kind == Kind.HAIR_DRYER ? 80 : 40;
+    }
+
+    double surfaceSigmaK() {
+        return kind.surfaceSigmaK;
+    }
+
+    /** How long ahead it has to be switched on to be within a kelvin of its setting, s. */
+    double preheatSeconds(double settingC, double roomC) {
+        return kind == Kind.REUSABLE_PAD ? 0 : settleS * Math.log(Math.max(1, settingC - roomC));
+    }
+
+    /** How much of its first rise is left after so long on the glass. */
+    double kept(double seconds) {
+        return kind == Kind.REUSABLE_PAD && settleS > 0 ? Math.exp(-seconds / settleS) : 1;
+    }
+
+    /** Share of a change of setting that has not arrived yet, so long after it. */
+    double lagging(double seconds) {
+        return kind == Kind.REUSABLE_PAD || settleS == 0 ? 0 : Math.exp(-seconds / settleS);
+    }
+
     /** @throws NotAllowed when this source can't be set so */
-    public void checkSetting(double settingC) {
-        Allowed.between("settingC", settingC, minC, maxC, "°C on " + name);
+    public void check(Setup setup) {
+        Allowed.between("settingC", setup.settingC(), minC, maxC, "°C on " + name);
+        boolean fits = kind.air == (setup.sweep() != Sweep.FACE);
+        if (!fits) {
+            throw new NotAllowed(
+                    "sweep", setup.sweep(), kind.air ? "ROUND or STRETCH_BY_STRETCH with " + name : "FACE on " + name);
+        }
+        if (kind.air) {
+            Allowed.present("dial", setup.dial());
+            Allowed.present("distanceMm", setup.distanceMm());
+            Allowed.between("dial", setup.dial(), air.dialFrom, air.dialTo, "on the dial of " + name);
+            Allowed.between("distanceMm", setup.distanceMm(), 5, 300, "mm");
+        }
     }
 
     /** The bench of the demo workshop; a shop's own list comes with the tools it owns. */
     public static List<HeatSource> bench() {
         return List.of(
-                new HeatSource("plate-1", "Plate 1", Kind.PLATE, 50, 90),
-                new HeatSource("plate-2", "Plate 2", Kind.PLATE, 50, 90),
-                new HeatSource("pad-1", "Gel pad", Kind.COMPLIANT_PAD, 50, 85));
+                face("plate-1", "Plate 1", Kind.PLATE, 50, 90),
+                face("plate-2", "Plate 2", Kind.PLATE, 50, 90),
+                face("pad-1", "Gel pad", Kind.COMPLIANT_PAD, 50, 85),
+                new HeatSource("bed-1", "Printer bed", Kind.PRINTER_BED, 40, 100, 90, null, null),
+                new HeatSource("air-1", "Hot air pencil", Kind.HOT_AIR, 100, 480, 0, new Air(8, 1, 8, 25), null),
+                new HeatSource("dryer-1", "Hair dryer", Kind.HAIR_DRYER, 60, 90, 0, new Air(45, 1, 2, 40), null));
     }
 
-    public static HeatSource byId(String id) {
-        return bench().stream()
+    /** @throws NotAllowed when none of the sources has this id */
+    public static HeatSource byId(List<HeatSource> sources, String id) {
+        return sources.stream()
                 .filter(source -> source.id.equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotAllowed(
@@ -60,6 +220,9 @@ public record HeatSource(String id, String name, Kind kind, int minC, int maxC) 
                         "one of "
                                 + String.join(
                                         ", ",
-                                        bench().stream().map(HeatSource::id).toList())));
+                                        Stream.ofNullable(sources)
+                                                .flatMap(List::stream)
+                                                .map(HeatSource::id)
+                                                .toList())));
     }
 }

@@ -1,11 +1,16 @@
 package ridgefall.core.heat;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.Supplier;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Fact.Surface;
+import ridgefall.core.job.Fact.Sweep;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.JobState.Soak;
@@ -15,16 +20,48 @@ import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.BatteryReach;
 
 /** Soaks are offered as the plan says and held back where its spread passes a limit. */
 public final class HeatStation implements StationRoom {
     public static final String TOO_LONG = "heat.limit";
 
-    private final Supplier<HeatPlan> best;
+    private static final Set<Class<? extends Fact>> DURING_A_SOAK =
+            Set.of(Fact.SoakEnded.class, Fact.SettingChanged.class, Fact.LyingChanged.class, Fact.PickTried.class);
 
-    /** @param best the plan for this device in its condition; asked for only when a step needs it */
-    public HeatStation(Supplier<HeatPlan> best) {
-        this.best = best;
+    private static final double SHORTEST_S = 10;
+    static final String BATTERY_OUT = "heat.battery-out";
+    private static final String TAPED = "heat.taped";
+
+    private static final Map<Sweep, String> LED = Map.of(
+            Sweep.FACE, "face down and flat",
+            Sweep.ROUND, "led round the border, never at rest",
+            Sweep.STRETCH_BY_STRETCH, "to and fro along a hand's width, cut there, then the next");
+
+    private final Supplier<HeatQuestion> question;
+    private final Supplier<List<HeatPlan>> ranked;
+    private final Instant now;
+
+    /**
+     * @param question what soaks of this device depend on
+     * @param ranked its plans, the best first; asked for only when a step needs one
+     */
+    public HeatStation(Supplier<HeatQuestion> question, Supplier<List<HeatPlan>> ranked, Instant now) {
+        this.question = question;
+        this.ranked = ranked;
+        this.now = now;
+    }
+
+    /** Whether a device may still be warm from a soak. */
+    public static boolean stillWarm(JobState state, Instant now) {
+        return state.lastSoak()
+                .filter(last ->
+                        last.running() || Duration.between(last.endedAt(), now).toSeconds() < Timeline.FORGETS_S)
+                .isPresent();
+    }
+
+    private HeatPlan best() {
+        return ranked.get().get(0);
     }
 
     @Override
@@ -34,20 +71,68 @@ public final class HeatStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>(preparation(state));
-        steps.add(soak(state));
+        if (!profile.bonded()) {
+            return List.of(Step.open(
+                            "heat.clips",
+                            Station.HEAT,
+                            "Nothing to warm",
+                            "clips and a gasket hold this front: heat would only soften them")
+                    .answered("held by clips"));
+        }
+        List<Step> steps = new ArrayList<>(stillAsked(profile, state));
+        boolean prepared = steps.stream().noneMatch(Step::open);
+        steps.add(prepared ? soak(state) : Step.open("heat.soak", Station.HEAT, "Warm the bond", "planned by then"));
         steps.add(reading(state));
         return steps;
     }
 
-    private static List<Step> preparation(JobState state) {
+    /** What nobody asked for when the device was laid on comes too late; a crack that came since does not. */
+    private static List<Step> stillAsked(DeviceProfile profile, JobState state) {
+        return preparation(profile, state).stream()
+                .filter(step ->
+                        state.soaks().isEmpty() || !step.open() || step.id().equals(TAPED))
+                .toList();
+    }
+
+    private static List<Step> preparation(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
+        if (profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT) {
+            steps.add(Checks.check(
+                    state,
+                    BATTERY_OUT,
+                    "Back off, battery out",
+                    state.live()
+                            ? "it can't be switched off: treat it as live until the battery is out"
+                            : "no heat reaches a cell that is not there",
+                    "Out"));
+        }
         if (state.front().orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
             steps.add(
                     Checks.check(state, "heat.taped", "Face taped over the cracks", "clear film, one layer", "Taped"));
         }
+        if (HeatedDevice.plasticBezel(profile.heat())) {
+            steps.add(Checks.check(
+                    state,
+                    "heat.plastics",
+                    "Loose plastic off the bezel",
+                    "caps, grilles and feet soften first: {C:"
+                            + Math.round(profile.limits().plasticsStopC()) + "} at most",
+                    "Off"));
+        }
         steps.add(Checks.check(
-                state, "heat.cleared", "Cards out, nothing stuck on the back", "it must lie flat", "Clear"));
+                state,
+                "heat.cleared",
+                "Cards out, nothing stuck on the back",
+                "it must lie flat: prop level what can't come off",
+                "Clear"));
+        steps.add(Checks.check(
+                state,
+                "heat.powered",
+                state.live() ? "Treated as live" : "Switched off",
+                state.live()
+                        ? "it can't be switched off: no metal tool inside until it is isolated"
+                        : "a running board warms the battery from the other side",
+                state.live() ? "Understood" : "Off"));
         steps.add(Checks.check(
                 state, "heat.guarded", "Gloves and eye protection on", "plates and nozzles burn; glass flies", "On"));
         return steps;
@@ -57,7 +142,7 @@ public final class HeatStation implements StationRoom {
         if (state.runningSoak().isPresent()) {
             return lifting(state.runningSoak().get());
         }
-        Step step = start("heat.soak", Station.HEAT, "Warm the bond");
+        Step step = start("heat.soak", Station.HEAT, "Warm the bond", state);
         List<Soak> soaks = state.soaks();
         return soaks.isEmpty()
                 ? step
@@ -65,29 +150,45 @@ public final class HeatStation implements StationRoom {
     }
 
     /** The step that starts a soak as planned; also when the bond has gone cold while cutting. */
-    public Step start(String id, Station station, String title) {
-        HeatPlan plan = best.get();
-        int seconds = (int) Math.round(plan.soakSeconds());
+    public Step start(String id, Station station, String title, JobState state) {
+        HeatPlan plan = best();
+        int seconds =
+                stillWarm(state, now) ? againSeconds(plan) : (int) Math.max(SHORTEST_S, Math.round(plan.soakSeconds()));
+        Setup setup = plan.setup();
+        boolean air = plan.source().kind().air();
         return Step.open(
                 id,
                 station,
                 title,
                 plan.feasible()
-                        ? "face down and flat; the timer starts with this tap"
+                        ? (air
+                                ? LED.get(setup.sweep()) + "; the timer starts with this tap"
+                                : "face down and flat; the timer starts with this tap")
                         : "no source of this bench softens the bond within the limits",
                 Step.go(
-                        plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: lay it on",
-                        new Fact.SoakStarted(plan.source().id(), plan.settingC(), seconds)));
+                        plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: "
+                                + (air ? "begin" : "lay it on"),
+                        new Fact.SoakStarted(
+                                plan.source().id(),
+                                plan.settingC(),
+                                seconds,
+                                setup.dial(),
+                                setup.distanceMm(),
+                                setup.sweep())));
     }
 
     /** The step that ends the soak that runs. */
     public Step lifting(Soak soak) {
-        HeatSource source = HeatSource.byId(soak.sourceId());
-        int workable = (int) Math.round(best.get().workableForSeconds().p50());
+        HeatQuestion asked = question.get();
+        HeatPlan plan = ranked.get().stream()
+                .filter(p -> p.source().id().equals(soak.sourceId()))
+                .findFirst()
+                .orElseGet(this::best);
+        int workable = (int) Math.round(plan.workableForSeconds().p50());
         return Step.open(
                         "heat.lift",
                         Station.HEAT,
-                        "Soaking on " + source.name(),
+                        "Soaking on " + asked.sourceName(soak.sourceId()),
                         "at {C:" + soak.settingC() + "}; lift the edge, the pick must go in without force",
                         Step.go("Off the source", new Fact.SoakEnded(workable)))
                 .waiting(soak.seq());
@@ -120,44 +221,56 @@ public final class HeatStation implements StationRoom {
             Checks.known(
                     "checkId",
                     f.checkId(),
-                    preparation(state).stream().map(Step::id).toList());
+                    profile.bonded()
+                            ? preparation(profile, state).stream().map(Step::id).toList()
+                            : List.of());
+        } else if (fact instanceof Fact.SoakStarted && !profile.bonded()) {
+            holds.add(Hold.firm("heat.clips", Station.HEAT, "Clips hold this front: heat has nothing to soften"));
         } else if (fact instanceof Fact.SoakStarted f) {
-            HeatSource source = HeatSource.byId(f.sourceId());
-            source.checkSetting(f.settingC());
+            HeatSource source = question.get().source(f.sourceId());
+            Setup setup = Setup.of(f);
+            source.check(setup);
             if (state.runningSoak().isPresent()) {
                 holds.add(Hold.firm("heat.running", Station.HEAT, "It already lies on a source"));
             }
             if (state.frontOpened()) {
                 holds.add(Hold.firm("heat.opened", Station.HEAT, "The front is open: no more heat"));
             }
-            holds.addAll(Checks.openSteps(preparation(state)));
-            double latest = latestSeconds(profile, state, source, f.settingC());
+            holds.addAll(Checks.openSteps(stillAsked(profile, state)));
+            double latest = longestSeconds(source, setup, stillWarm(state, now));
             if (f.seconds() > latest + 1) {
                 holds.add(Hold.overridable(
                         TOO_LONG,
                         Station.HEAT,
-                        "Battery or display may pass a limit after {s:" + Math.round(latest) + "} at {C:" + f.settingC()
-                                + "}"));
+                        "Battery, display or plastics may pass a limit after {s:" + Math.round(latest) + "} at {C:"
+                                + f.settingC() + "}"));
             }
-        } else if (fact instanceof Fact.SoakEnded && state.runningSoak().isEmpty()) {
-            holds.add(Hold.firm("heat.none", Station.HEAT, "Nothing lies on a source"));
+        } else if (DURING_A_SOAK.contains(fact.getClass())) {
+            if (state.runningSoak().isEmpty()) {
+                holds.add(Hold.firm("heat.none", Station.HEAT, "Nothing lies on a source"));
+            } else if (fact instanceof Fact.SettingChanged f) {
+                Fact.SoakStarted started = state.runningSoak().get().started();
+                question.get()
+                        .source(started.sourceId())
+                        .check(Setup.of(started).at(f.settingC()));
+            }
         }
         return holds;
     }
 
-    /** From the plan at hand where it is about this setting; computed anew where someone chose another. */
-    private double latestSeconds(DeviceProfile profile, JobState state, HeatSource source, double settingC) {
-        HeatPlan plan = best.get();
-        if (plan.source().kind() == source.kind() && plan.settingC() == settingC) {
-            return plan.latestSeconds();
-        }
-        return planner(profile, state.front().orElse(FrontCondition.SHATTERED))
-                .on(source, (int) Math.ceil(settingC))
-                .latestSeconds();
+    /**
+     * From the plan at hand where it is about this setup; computed anew where someone chose another. A device that may
+     * still be warm from before gets only what goes for one just gone cold.
+     */
+    private double longestSeconds(HeatSource source, Setup setup, boolean stillWarm) {
+        HeatPlan plan = ranked.get().stream()
+                .filter(p -> p.source().equals(source) && p.setup().equals(setup))
+                .findFirst()
+                .orElseGet(() -> question.get().planner(HeatPlanner.FULL).on(source, setup));
+        return stillWarm ? againSeconds(plan) : plan.latestSeconds();
     }
 
-    /** The planner for a device at the room temperature a bench usually has. */
-    public static HeatPlanner planner(DeviceProfile profile, FrontCondition condition) {
-        return new HeatPlanner(profile.heat(), condition, profile.factoryAdhesive(), profile.limits(), 22);
+    private static int againSeconds(HeatPlan plan) {
+        return (int) Math.max(SHORTEST_S, Math.round(plan.reheatSeconds()));
     }
 }

@@ -5,7 +5,7 @@ import ridgefall.core.profile.HeatStack;
 /** What nobody knows exactly about a soak. Each is spread log-normally (the surface normally) about its usual value. */
 enum Unknown {
     CONTACT("contact between glass and source", 0),
-    SURFACE("true surface temperature of the source", 1.5),
+    SURFACE("true temperature of the source", 1),
     GLASS_K("conduction of the glass", 0.1),
     ADHESIVE_K("conduction of the adhesive", 0.2),
     ADHESIVE_THICKNESS("thickness of the adhesive", 0.15),
@@ -29,12 +29,29 @@ enum Unknown {
         return words;
     }
 
-    /** One plausible bench: a standard normal score per unknown. */
-    record Bench(HeatStack stack, double contactWPerM2K, double surfaceOffsetK) {}
+    /** How far the air of an outlet may be from the rule of thumb, as a logarithm. */
+    private static final double JET_SIGMA = 0.2;
 
-    static Bench bench(HeatStack stack, HeatSource.Contact contact, double[] scores) {
+    /** One plausible bench. */
+    record Bench(HeatStack stack, double contactWPerM2K, double surfaceOffsetK, double jetFactor) {
+
+        /** What the front faces, in K over the room, at a setting. */
+        double riseK(HeatSource source, Setup setup, double settingC, double roomC) {
+            return source.kind().air()
+                    ? jetFactor * source.risingShare(setup) * (settingC - roomC)
+                    : settingC + surfaceOffsetK - roomC;
+        }
+    }
+
+    static int count() {
+        return values().length;
+    }
+
+    /** @param scores a standard normal score per unknown */
+    static Bench bench(HeatStack stack, HeatSource source, HeatSource.Contact contact, double[] scores) {
         double side = scores[CONTACT.ordinal()];
         double reach = side < 0 ? contact.typical() / contact.low() : contact.high() / contact.typical();
+        double surface = scores[SURFACE.ordinal()];
         return new Bench(
                 stack.varied(
                         factor(GLASS_K, scores),
@@ -46,7 +63,8 @@ enum Unknown {
                         factor(BODY_HEAT, scores),
                         factor(RIM, scores)),
                 contact.typical() * Math.pow(reach, side / P95),
-                SURFACE.sigma * scores[SURFACE.ordinal()]);
+                source.surfaceSigmaK() * surface,
+                Math.exp(JET_SIGMA * surface));
     }
 
     private static double factor(Unknown unknown, double[] scores) {

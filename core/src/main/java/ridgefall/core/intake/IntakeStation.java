@@ -2,21 +2,29 @@ package ridgefall.core.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import ridgefall.core.edge.Point;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Answer;
 import ridgefall.core.job.Fact.Battery;
 import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.IntakeFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Function;
+import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 public final class IntakeStation implements StationRoom {
+    /** A finger that draws a crack out of the face goes a little too far. */
+    private static final double OUTSIDE_MM = 5;
+
     @Override
     public Station station() {
         return Station.INTAKE;
@@ -28,6 +36,7 @@ public final class IntakeStation implements StationRoom {
         steps.add(front(state));
         steps.add(battery(state));
         steps.add(power(state));
+        steps.addAll(unit(state));
         for (Function function : profile.functions()) {
             steps.add(Checks.function(state, function, Phase.BEFORE));
         }
@@ -39,11 +48,59 @@ public final class IntakeStation implements StationRoom {
                 "intake.front",
                 Station.INTAKE,
                 "Front glass",
-                "tap the edge line where a crack reaches the edge",
+                "draw cracks, dents and bends on the outline",
                 Step.go("Cracked", new Fact.FrontSeen(FrontCondition.CRACKED)),
                 Step.other("Shattered", new Fact.FrontSeen(FrontCondition.SHATTERED)),
                 Step.other("Whole", new Fact.FrontSeen(FrontCondition.INTACT)));
         return state.front().map(f -> step.answered(f.words())).orElse(step);
+    }
+
+    /** What is special about this unit: each can start a dispute or a mishap later. */
+    private static List<Step> unit(JobState state) {
+        return List.of(
+                Checks.check(
+                        state,
+                        "intake.cards",
+                        "Memory and SIM cards",
+                        "out and given back, or none: a card left in is bent with the tray",
+                        "None left in"),
+                Checks.check(
+                        state,
+                        "intake.accessories",
+                        "Cases, grips, stickers",
+                        "off; what can't come off is propped level on the plate",
+                        "Nothing stuck on"),
+                noted(
+                        state,
+                        "intake.earlier",
+                        "Signs of an earlier repair",
+                        "missing screws, puckered tape, bent shield, loose ribbon",
+                        "None",
+                        "Signs",
+                        "Which?"),
+                noted(
+                        state,
+                        "intake.passcode",
+                        "Without the passcode",
+                        "never ask for it: test to the lock screen, the owner unlocks at hand-over",
+                        "To the lock screen",
+                        "Owner unlocks now",
+                        "What may be opened"));
+    }
+
+    /** A finding either way: neither answer stands in the way. */
+    private static Step noted(
+            JobState state, String id, String title, String hint, String usual, String other, String ask) {
+        Step step = Step.open(
+                id,
+                Station.INTAKE,
+                title,
+                hint,
+                Step.go(usual, new Fact.CheckAnswered(id, Answer.PASS, null)),
+                Step.other(other, new Fact.CheckAnswered(id, Answer.CANNOT_TEST, "?"), Ask.reason(ask)));
+        return state.check(id)
+                .map(given -> step.answered(given.answer() == Answer.PASS ? usual : other + ": " + given.reason()))
+                .orElse(step);
     }
 
     private static Step battery(JobState state) {
@@ -74,6 +131,11 @@ public final class IntakeStation implements StationRoom {
                 .orElse(step);
     }
 
+    private static void onFace(DeviceProfile profile, Point point) {
+        Allowed.between("xMm", point.xMm(), -OUTSIDE_MM, profile.edge().widthMm() + OUTSIDE_MM, "mm");
+        Allowed.between("yMm", point.yMm(), -OUTSIDE_MM, profile.edge().heightMm() + OUTSIDE_MM, "mm");
+    }
+
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof Fact.FunctionTested f) {
@@ -87,7 +149,15 @@ public final class IntakeStation implements StationRoom {
                     "fromMm", f.fromMm(), "0 to " + Math.round(profile.edge().lengthMm()) + " mm");
         }
         if (fact instanceof Fact.CheckAnswered f) {
-            throw new NotAllowed("checkId", f.checkId(), "none: intake has facts of its own");
+            Checks.known(
+                    "checkId", f.checkId(), unit(state).stream().map(Step::id).toList());
+        } else if (fact instanceof IntakeFact.MarkRemoved f
+                && state.marks().stream().noneMatch(mark -> mark.seq() == f.seq())) {
+            throw new NotAllowed("seq", f.seq(), "the number of a mark on the outline");
+        } else if (fact instanceof IntakeFact.CrackDrawn f) {
+            f.line().forEach(point -> onFace(profile, point));
+        } else if (fact instanceof IntakeFact.DentMarked f) {
+            onFace(profile, f.at());
         }
         return List.of();
     }

@@ -9,7 +9,7 @@ import ridgefall.core.job.Fact.FunctionTested;
 import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.JobState.Given;
 import ridgefall.core.job.Step.Ask;
-import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.NotAllowed;
 
 /** Steps that are answered pass, fail or cannot be tested, alike at every station. */
@@ -31,7 +31,7 @@ public final class Checks {
     }
 
     /** A function of the device's list in one phase. */
-    public static Step function(JobState state, DeviceProfile.Function function, Phase phase) {
+    public static Step function(JobState state, ProfileDocument.Function function, Phase phase) {
         Step step = Step.open(
                 phase.name().toLowerCase(Locale.ROOT) + "." + function.id(),
                 new FunctionTested(function.id(), phase, Answer.PASS, null).station(),
@@ -56,7 +56,7 @@ public final class Checks {
         return answered(step, given, "Works");
     }
 
-    private static String before(JobState state, DeviceProfile.Function function, Phase phase) {
+    private static String before(JobState state, ProfileDocument.Function function, Phase phase) {
         return phase == Phase.BEFORE
                 ? null
                 : state.function(Phase.BEFORE, function.id())

@@ -4,14 +4,54 @@ import java.math.BigDecimal;
 import java.util.Locale;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.TapeSchool;
+import ridgefall.core.profile.Grade;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.Money;
 import ridgefall.core.units.NotAllowed;
 
 /**
  * Something that happened at the bench: the vocabulary of the journal. Each fact checks its own values; whether it may
  * happen now is for the stations to say. Positions are edge positions in mm, temperatures °C, durations s.
  */
-public sealed interface Fact {
+public sealed interface Fact
+        permits IntakeFact,
+                PartsFact,
+                Fact.JobOpened,
+                Fact.FrontSeen,
+                Fact.CrackMarked,
+                Fact.BatterySeen,
+                Fact.PowerSeen,
+                Fact.FunctionTested,
+                Fact.RepairAgreed,
+                Fact.NotWorthIt,
+                Fact.ReplacementPriced,
+                Fact.CheckAnswered,
+                Fact.SoakStarted,
+                Fact.SoakEnded,
+                Fact.SettingChanged,
+                Fact.LyingChanged,
+                Fact.PickTried,
+                Fact.TemperatureRead,
+                Fact.StretchFreed,
+                Fact.WedgeSet,
+                Fact.WedgePulled,
+                Fact.MishapSeen,
+                Fact.FrontOpened,
+                Fact.BatteryIsolated,
+                Fact.IsolationProven,
+                Fact.PlugFreed,
+                Fact.ScrewsCounted,
+                Fact.CarriedOver,
+                Fact.CarryOverLost,
+                Fact.TimerStarted,
+                Fact.TimerStopped,
+                Fact.StripsChosen,
+                Fact.StripLaid,
+                Fact.CoverRemoved,
+                Fact.Sealed,
+                Fact.HandedOver,
+                Fact.Undone,
+                Fact.HoldOverridden {
     /** The longest duration a timer takes: a day. */
     int LONGEST_S = 86_400;
 
@@ -91,10 +131,13 @@ public sealed interface Fact {
         }
     }
 
-    record JobOpened(String profileId, int profileVersion, String owner, String fault) implements Fact {
+    /** @param variantId null where the device has none or it is not known */
+    record JobOpened(String profileId, int profileVersion, String variantId, String owner, String fault)
+            implements Fact {
         public JobOpened {
             Allowed.text("profileId", profileId, 60);
             Allowed.between("profileVersion", profileVersion, 1, 100_000, "");
+            Allowed.optionalText("variantId", variantId, 40);
             Allowed.text("owner", owner, 80);
             Allowed.text("fault", fault, 400);
         }
@@ -116,7 +159,7 @@ public sealed interface Fact {
         }
     }
 
-    /** A crack that runs out to the edge, or near it, over an interval. */
+    /** A crack that runs out to the edge, or near it; {@code lengthMm} is 0 where it was tapped at one place. */
     record CrackMarked(double fromMm, double lengthMm) implements Fact {
         public CrackMarked {
             Allowed.between("fromMm", fromMm, 0, 4000, "mm along the edge");
@@ -161,16 +204,37 @@ public sealed interface Fact {
         }
     }
 
-    record RepairAgreed(String repairId, BigDecimal price, String currency, String agreedBy) implements Fact {
+    /** @param grade of the part that was quoted; null when the price did not come from a quote */
+    record RepairAgreed(String repairId, Grade grade, BigDecimal price, String currency, String agreedBy)
+            implements Fact {
         public RepairAgreed {
             Allowed.text("repairId", repairId, 40);
-            Allowed.present("price", price);
-            if (price.signum() < 0 || price.scale() > 2 || price.compareTo(new BigDecimal("100000")) > 0) {
-                throw new NotAllowed("price", price, "0 to 100000, at most two decimals");
-            }
-            if (currency == null || !currency.matches("[A-Z]{3}")) {
-                throw new NotAllowed("currency", currency, "three capital letters");
-            }
+            price = Money.of("price", price, currency).amount();
+            Allowed.text("agreedBy", agreedBy, 80);
+        }
+
+        @Override
+        public Station station() {
+            return Station.DECIDE;
+        }
+    }
+
+    /** What another device like this costs: what a repair is weighed against. */
+    record ReplacementPriced(BigDecimal price, String currency) implements Fact {
+        public ReplacementPriced {
+            price = Money.of("price", price, currency).amount();
+        }
+
+        @Override
+        public Station station() {
+            return Station.DECIDE;
+        }
+    }
+
+    /** The owner keeps the device as it is: it goes back unrepaired. */
+    record NotWorthIt(String reason, String agreedBy) implements Fact {
+        public NotWorthIt {
+            Allowed.text("reason", reason, 200);
             Allowed.text("agreedBy", agreedBy, 80);
         }
 
@@ -203,11 +267,34 @@ public sealed interface Fact {
         }
     }
 
-    record SoakStarted(String sourceId, double settingC, int seconds) implements Fact {
+    /** How a source meets the front: a face lies on it, or an outlet is led along the border. */
+    enum Sweep {
+        FACE,
+        ROUND,
+        STRETCH_BY_STRETCH
+    }
+
+    /**
+     * Heat meets the front.
+     *
+     * @param seconds how long it is meant to; for each stretch where it goes stretch by stretch
+     * @param dial airflow as the machine's dial counts it; null where there is none
+     * @param distanceMm of the outlet from the glass; null where the front lies on the source
+     * @param sweep null in journals from before outlets were known: the front lies on the source
+     */
+    record SoakStarted(String sourceId, double settingC, int seconds, Double dial, Double distanceMm, Sweep sweep)
+            implements Fact {
         public SoakStarted {
             Allowed.text("sourceId", sourceId, 40);
-            Allowed.between("settingC", settingC, 30, 150, "°C");
+            Allowed.between("settingC", settingC, 30, 600, "°C");
             Allowed.between("seconds", seconds, 10, 3600, "s");
+            if (dial != null) {
+                Allowed.between("dial", dial, 0, 100, "on the dial");
+            }
+            if (distanceMm != null) {
+                Allowed.between("distanceMm", distanceMm, 5, 300, "mm");
+            }
+            sweep = sweep == null ? Sweep.FACE : sweep;
         }
 
         @Override
@@ -222,6 +309,34 @@ public sealed interface Fact {
             Allowed.between("workableSeconds", workableSeconds, 0, 3600, "s");
         }
 
+        @Override
+        public Station station() {
+            return Station.HEAT;
+        }
+    }
+
+    /** The source runs at another setting from here on. */
+    record SettingChanged(double settingC) implements Fact {
+        public SettingChanged {
+            Allowed.between("settingC", settingC, 30, 600, "°C");
+        }
+
+        @Override
+        public Station station() {
+            return Station.HEAT;
+        }
+    }
+
+    /** It has slipped and lies on an edge only, or lies flat again. */
+    record LyingChanged(boolean flat) implements Fact {
+        @Override
+        public Station station() {
+            return Station.HEAT;
+        }
+    }
+
+    /** The pick was tried at the edge: does it go in without force? */
+    record PickTried(boolean goesIn) implements Fact {
         @Override
         public Station station() {
             return Station.HEAT;

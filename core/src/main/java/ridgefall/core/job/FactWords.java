@@ -3,10 +3,14 @@ package ridgefall.core.job;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.job.Fact.Count;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Part;
+import ridgefall.core.profile.ProfileDocument;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Cover;
 
 /** Says facts, each in one line, for the journal, the undo button and the record. Numbers stay in {@code {unit:value}}. */
 public record FactWords(DeviceProfile profile, Map<String, String> titles) {
@@ -23,20 +27,29 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
             return "Front glass " + f.condition().words();
         } else if (fact instanceof Fact.CrackMarked f) {
             return "Crack at the edge, {mm:" + f.fromMm() + "} along, {mm:" + f.lengthMm() + "} long";
+        } else if (fact instanceof IntakeFact f) {
+            return intake(f);
+        } else if (fact instanceof PartsFact.PartReserved f) {
+            return "Taken off the shelf: " + f.words();
+        } else if (fact instanceof PartsFact.PartReturned) {
+            return "A part went back to the shelf";
+        } else if (fact instanceof Fact.ReplacementPriced f) {
+            return "Another one costs " + f.price() + " " + f.currency();
+        } else if (fact instanceof Fact.NotWorthIt f) {
+            return "Not worth it: " + f.reason() + ", agreed by " + f.agreedBy();
         } else if (fact instanceof Fact.BatterySeen f) {
             return "Battery " + lower(f.battery());
         } else if (fact instanceof Fact.PowerSeen f) {
             return f.canSwitchOff() ? "Switched off" : "Can't be switched off";
         } else if (fact instanceof Fact.FunctionTested f) {
-            String words = profile.functions().stream()
-                    .filter(x -> x.id().equals(f.functionId()))
-                    .findFirst()
-                    .map(DeviceProfile.Function::words)
+            String words = profile.function(f.functionId())
+                    .map(ProfileDocument.Function::words)
                     .orElse(f.functionId());
             return words + ": " + Checks.words(f.answer()) + because(f.reason());
         } else if (fact instanceof Fact.RepairAgreed f) {
-            return "Agreed: " + profile.repair(f.repairId()).words() + ", " + f.price() + " " + f.currency() + ", by "
-                    + f.agreedBy();
+            return "Agreed: " + profile.repair(f.repairId()).words()
+                    + (f.grade() == null ? "" : ", " + f.grade().words()) + ", " + f.price() + " " + f.currency()
+                    + ", by " + f.agreedBy();
         } else if (fact instanceof Fact.CheckAnswered f) {
             return title(f.checkId()) + ": "
                     + switch (f.answer()) {
@@ -46,8 +59,19 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
                     }
                     + because(f.reason());
         } else if (fact instanceof Fact.SoakStarted f) {
-            return "Laid on " + f.sourceId().replace('-', ' ') + " at {C:" + f.settingC() + "} for {s:" + f.seconds()
-                    + "}";
+            return (f.sweep() == Fact.Sweep.FACE ? "Laid on " : "Warmed with ")
+                    + f.sourceId().replace('-', ' ') + " at {C:" + f.settingC() + "} for {s:" + f.seconds() + "}"
+                    + switch (f.sweep()) {
+                        case FACE -> "";
+                        case ROUND -> ", round the border";
+                        case STRETCH_BY_STRETCH -> " a stretch";
+                    };
+        } else if (fact instanceof Fact.SettingChanged f) {
+            return "Source set to {C:" + f.settingC() + "}";
+        } else if (fact instanceof Fact.LyingChanged f) {
+            return f.flat() ? "Lies flat again" : "Slipped: lies on an edge only";
+        } else if (fact instanceof Fact.PickTried f) {
+            return f.goesIn() ? "Pick goes in" : "Pick does not go in yet";
         } else if (fact instanceof Fact.SoakEnded) {
             return "Off the source";
         } else if (fact instanceof Fact.TemperatureRead f) {
@@ -67,7 +91,7 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         } else if (fact instanceof Fact.IsolationProven) {
             return "Isolation proven with the power key";
         } else if (fact instanceof Fact.PlugFreed f) {
-            return name(f.plugId(), profile.connectors()) + " unplugged";
+            return name(f.plugId(), profile.connectors().stream(), Connector::id, Connector::words) + " unplugged";
         } else if (fact instanceof Fact.ScrewsCounted f) {
             return f.screws() + (f.direction() == Count.OUT ? " screws out" : " screws in");
         } else if (fact instanceof Fact.CarriedOver f) {
@@ -83,7 +107,7 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         } else if (fact instanceof Fact.StripLaid f) {
             return title("bond." + f.stripId()) + ": laid";
         } else if (fact instanceof Fact.CoverRemoved f) {
-            return name(f.coverId(), profile.covers()) + ": off";
+            return name(f.coverId(), profile.covers().stream(), Cover::id, Cover::words) + ": off";
         } else if (fact instanceof Fact.Sealed) {
             return "Front sealed";
         } else if (fact instanceof Fact.HandedOver f) {
@@ -108,19 +132,33 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         return value.name().toLowerCase(Locale.ROOT);
     }
 
-    private static String name(String id, List<Part> parts) {
-        return parts.stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .map(Part::words)
-                .orElse(id);
+    private static <T> String name(String id, Stream<T> all, Function<T, String> idOf, Function<T, String> words) {
+        return all.filter(t -> idOf.apply(t).equals(id)).findFirst().map(words).orElse(id);
     }
 
     private static String carry(String id, DeviceProfile profile) {
-        return profile.carryOvers().stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .map(DeviceProfile.CarryOver::words)
-                .orElse(id);
+        return name(
+                id,
+                Stream.concat(
+                        profile.carryOvers().stream().map(p -> new String[] {p.id(), p.words()}),
+                        profile.pairedParts().stream().map(p -> new String[] {p.id(), p.words()})),
+                pair -> pair[0],
+                pair -> pair[1]);
+    }
+
+    private String intake(IntakeFact fact) {
+        if (fact instanceof IntakeFact.SymptomSeen f) {
+            return f.symptom().words() + (f.present() ? "" : ": not so after all");
+        } else if (fact instanceof IntakeFact.CrackDrawn f) {
+            return "Crack drawn, {mm:" + Math.round(Damage.lengthMm(f.line())) + "} long";
+        } else if (fact instanceof IntakeFact.DentMarked) {
+            return "Dent marked";
+        } else if (fact instanceof IntakeFact.BendMarked f) {
+            return "Bent: gap of {mm:" + f.gapMm() + "} under the " + profile.placeName(f.corner());
+        } else if (fact instanceof IntakeFact.MarkRemoved f) {
+            return "Mark number " + f.seq() + " removed";
+        }
+        IntakeFact.PhotoTaken photo = (IntakeFact.PhotoTaken) fact;
+        return "Photo" + (photo.words() == null || photo.words().isBlank() ? "" : ": " + photo.words());
     }
 }

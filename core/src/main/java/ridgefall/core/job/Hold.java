@@ -1,5 +1,9 @@
 package ridgefall.core.job;
 
+import java.util.Optional;
+import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
+
 /**
  * Why a fact may not happen now.
  *
@@ -14,5 +18,13 @@ public record Hold(String id, Station station, String because, boolean overridab
 
     public static Hold overridable(String id, Station station, String because) {
         return new Hold(id, station, because, true);
+    }
+
+    /** How a lead answers for going on all the same; empty where nobody may. */
+    public Optional<Choice> signOff() {
+        return overridable
+                ? Optional.of(
+                        Step.other("Sign off", new Fact.HoldOverridden(id, "?"), Ask.reason("Why it is right here")))
+                : Optional.empty();
     }
 }

@@ -1,9 +1,11 @@
 package ridgefall.core.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,12 +14,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.job.Fact.Answer;
 import ridgefall.core.job.Fact.Count;
 import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.TapeSchool;
+import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.Symptom;
+import ridgefall.core.units.Money;
 
 /** What is known of a job after all its facts: a pure fold of the journal. Undone facts don't count. */
 public final class JobState {
@@ -27,12 +33,54 @@ public final class JobState {
     /** An answer with who gave it. */
     public record Given(Answer answer, String reason, Instant at, String who) {}
 
-    /** One soak; {@code endedAt} is null while it lies on the source. */
-    public record Soak(long seq, String sourceId, double settingC, int seconds, Instant startedAt, Instant endedAt) {
+    /**
+     * One soak; {@code endedAt} is null while it lies on the source.
+     *
+     * @param happened what was changed, tried and measured meanwhile, in order
+     */
+    public record Soak(
+            long seq, Fact.SoakStarted started, Instant startedAt, Instant endedAt, List<Happening> happened) {
         public boolean running() {
             return endedAt == null;
         }
+
+        public String sourceId() {
+            return started.sourceId();
+        }
+
+        /** What the source is set to by now. */
+        public double settingC() {
+            return happened.stream()
+                    .filter(h -> h.fact() instanceof Fact.SettingChanged)
+                    .map(h -> ((Fact.SettingChanged) h.fact()).settingC())
+                    .reduce(started.settingC(), (before, after) -> after);
+        }
+
+        /** False once it has slipped, until it lies flat again. */
+        public boolean flat() {
+            return happened.stream()
+                    .filter(h -> h.fact() instanceof Fact.LyingChanged)
+                    .map(h -> ((Fact.LyingChanged) h.fact()).flat())
+                    .reduce(true, (before, after) -> after);
+        }
+
+        public int seconds() {
+            return started.seconds();
+        }
+
+        private Soak ended(Instant at) {
+            return running() ? new Soak(seq, started, startedAt, at, happened) : this;
+        }
+
+        private Soak with(Instant at, Fact fact) {
+            List<Happening> more = new ArrayList<>(happened);
+            more.add(new Happening(Duration.between(startedAt, at).toMillis() / 1000.0, fact));
+            return running() ? new Soak(seq, started, startedAt, null, List.copyOf(more)) : this;
+        }
     }
+
+    /** Something during a soak, so many seconds after it began. */
+    public record Happening(double seconds, Fact fact) {}
 
     /** A clock that runs at the bench; {@code stoppedAt} is null while it runs. */
     public record Timer(long seq, Kind kind, String words, Instant startedAt, int seconds, Instant stoppedAt) {
@@ -56,16 +104,25 @@ public final class JobState {
 
     public record MishapNote(long seq, Instant at, Fact.MishapSeen mishap) {}
 
+    /** A crack, dent or bend drawn on the outline, by the number of its fact. */
+    public record Mark(long seq, IntakeFact mark) {}
+
     private final long seq;
     private Fact.JobOpened opened;
     private Instant openedAt;
     private FrontCondition front;
     private final List<EdgeInterval> cracks = new ArrayList<>();
+    private final Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
+    private final List<Mark> marks = new ArrayList<>();
+    private final List<IntakeFact.PhotoTaken> photos = new ArrayList<>();
     private Fact.Battery battery;
     private Boolean canSwitchOff;
     private final Map<Phase, Map<String, Given>> functions = new EnumMap<>(Phase.class);
     private final Map<String, Given> checks = new HashMap<>();
     private Fact.RepairAgreed repair;
+    private Money replacement;
+    private Fact.NotWorthIt notWorthIt;
+    private final Map<UUID, PartsFact.PartReserved> parts = new LinkedHashMap<>();
     private final List<Soak> soaks = new ArrayList<>();
     private final List<Timer> timers = new ArrayList<>();
     private final List<Reading> readings = new ArrayList<>();
@@ -124,7 +181,18 @@ public final class JobState {
         } else if (fact instanceof Fact.FrontSeen f) {
             front = f.condition();
         } else if (fact instanceof Fact.CrackMarked f) {
-            cracks.add(new EdgeInterval(f.fromMm(), f.lengthMm()));
+            cracks.add(crack(f.fromMm(), f.lengthMm()));
+        } else if (fact instanceof IntakeFact f) {
+            take(entry.seq(), f);
+        } else if (fact instanceof PartsFact.PartReserved f) {
+            parts.put(f.stockId(), f);
+        } else if (fact instanceof PartsFact.PartReturned f) {
+            parts.remove(f.stockId());
+        } else if (fact instanceof Fact.ReplacementPriced f) {
+            replacement = Money.of("price", f.price(), f.currency());
+        } else if (fact instanceof Fact.NotWorthIt f) {
+            notWorthIt = f;
+            repair = null;
         } else if (fact instanceof Fact.BatterySeen f) {
             battery = f.battery();
         } else if (fact instanceof Fact.PowerSeen f) {
@@ -135,19 +203,24 @@ public final class JobState {
                     .put(f.functionId(), new Given(f.answer(), f.reason(), at, entry.who()));
         } else if (fact instanceof Fact.RepairAgreed f) {
             repair = f;
+            notWorthIt = null;
         } else if (fact instanceof Fact.CheckAnswered f) {
             checks.put(f.checkId(), new Given(f.answer(), f.reason(), at, entry.who()));
         } else if (fact instanceof Fact.SoakStarted f) {
             stop(Timer.Kind.WORKABLE, at);
-            soaks.add(new Soak(entry.seq(), f.sourceId(), f.settingC(), f.seconds(), at, null));
+            soaks.add(new Soak(entry.seq(), f, at, null, List.of()));
             timers.add(new Timer(entry.seq(), Timer.Kind.SOAK, "Soaking", at, f.seconds(), null));
         } else if (fact instanceof Fact.SoakEnded f) {
-            soaks.replaceAll(s ->
-                    s.running() ? new Soak(s.seq(), s.sourceId(), s.settingC(), s.seconds(), s.startedAt(), at) : s);
+            soaks.replaceAll(s -> s.ended(at));
             stop(Timer.Kind.SOAK, at);
             timers.add(new Timer(entry.seq(), Timer.Kind.WORKABLE, "Bond workable", at, f.workableSeconds(), null));
         } else if (fact instanceof Fact.TemperatureRead f) {
             readings.add(new Reading(at, f));
+            soaks.replaceAll(s -> s.with(at, f));
+        } else if (fact instanceof Fact.SettingChanged
+                || fact instanceof Fact.LyingChanged
+                || fact instanceof Fact.PickTried) {
+            soaks.replaceAll(s -> s.with(at, fact));
         } else if (fact instanceof Fact.StretchFreed f) {
             freed.add(f.stretchId());
         } else if (fact instanceof Fact.WedgeSet f) {
@@ -157,8 +230,7 @@ public final class JobState {
         } else if (fact instanceof Fact.MishapSeen f) {
             mishaps.add(new MishapNote(entry.seq(), at, f));
             if (f.mishap() == Fact.Mishap.NEW_CRACK && f.positionMm() != null) {
-                cracks.add(
-                        new EdgeInterval(Math.max(0, f.positionMm() - TAPPED_CRACK_HALF_MM), 2 * TAPPED_CRACK_HALF_MM));
+                cracks.add(crack(f.positionMm(), 0));
             }
         } else if (fact instanceof Fact.FrontOpened) {
             frontOpened = true;
@@ -203,6 +275,28 @@ public final class JobState {
         }
     }
 
+    private void take(long number, IntakeFact fact) {
+        if (fact instanceof IntakeFact.SymptomSeen f) {
+            if (f.present()) {
+                symptoms.add(f.symptom());
+            } else {
+                symptoms.remove(f.symptom());
+            }
+        } else if (fact instanceof IntakeFact.MarkRemoved f) {
+            marks.removeIf(mark -> mark.seq() == f.seq());
+        } else if (fact instanceof IntakeFact.PhotoTaken f) {
+            photos.add(f);
+        } else {
+            marks.add(new Mark(number, fact));
+        }
+    }
+
+    private static EdgeInterval crack(double fromMm, double lengthMm) {
+        return lengthMm > 0
+                ? new EdgeInterval(fromMm, lengthMm)
+                : new EdgeInterval(Math.max(0, fromMm - TAPPED_CRACK_HALF_MM), 2 * TAPPED_CRACK_HALF_MM);
+    }
+
     private void stop(Timer.Kind kind, Instant at) {
         timers.replaceAll(t -> t.kind() == kind && t.running() ? t.stopped(at) : t);
     }
@@ -227,6 +321,49 @@ public final class JobState {
     /** Marked at intake or tapped since. */
     public List<EdgeInterval> cracks() {
         return Collections.unmodifiableList(cracks);
+    }
+
+    public Set<Symptom> symptoms() {
+        return Collections.unmodifiableSet(symptoms);
+    }
+
+    /** Cracks, dents and bends drawn on the outline, in the order they were drawn. */
+    public List<Mark> marks() {
+        return Collections.unmodifiableList(marks);
+    }
+
+    public List<IntakeFact.BendMarked> bends() {
+        return marks.stream()
+                .filter(mark -> mark.mark() instanceof IntakeFact.BendMarked)
+                .map(mark -> (IntakeFact.BendMarked) mark.mark())
+                .toList();
+    }
+
+    public List<IntakeFact.PhotoTaken> photos() {
+        return Collections.unmodifiableList(photos);
+    }
+
+    /** What is taken off the shelf for this job. */
+    public List<PartsFact.PartReserved> parts() {
+        return List.copyOf(parts.values());
+    }
+
+    /** Whether a part of this job brings something along. */
+    public boolean brought(Brings what) {
+        return parts.values().stream().anyMatch(part -> part.brings().contains(what));
+    }
+
+    public Optional<Money> replacement() {
+        return Optional.ofNullable(replacement);
+    }
+
+    public Optional<Fact.NotWorthIt> notWorthIt() {
+        return Optional.ofNullable(notWorthIt);
+    }
+
+    /** Whether it must be treated as live: it can't be switched off and isolation is not proven. */
+    public boolean live() {
+        return Boolean.FALSE.equals(canSwitchOff) && !isolationProven;
     }
 
     public Optional<Fact.Battery> battery() {
@@ -255,6 +392,10 @@ public final class JobState {
 
     public List<Soak> soaks() {
         return Collections.unmodifiableList(soaks);
+    }
+
+    public Optional<Soak> lastSoak() {
+        return soaks.isEmpty() ? Optional.empty() : Optional.of(soaks.get(soaks.size() - 1));
     }
 
     public Optional<Soak> runningSoak() {

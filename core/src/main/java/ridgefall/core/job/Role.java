@@ -1,5 +1,7 @@
 package ridgefall.core.job;
 
+import java.util.Arrays;
+
 /** Who may record what: the desk takes in and hands over, technicians work, a lead also signs off what is held. */
 public enum Role {
     DESK("front desk"),
@@ -14,6 +16,14 @@ public enum Role {
 
     public String words() {
         return words;
+    }
+
+    /** The first who may record a fact: whose hands it waits for. */
+    public static Role first(Fact fact) {
+        return Arrays.stream(values())
+                .filter(role -> role.mayRecord(fact))
+                .findFirst()
+                .orElseThrow();
     }
 
     public boolean mayRecord(Fact fact) {

@@ -1,29 +1,14 @@
 package ridgefall.core.profile;
 
-import java.util.List;
 import ridgefall.core.units.NotAllowed;
 
-/** The profiles a shop works from, by id. */
-public final class DeviceBook {
-    private static final List<DeviceProfile> PROFILES = List.of(MarrowbyQuire11.profile());
-
-    private DeviceBook() {}
-
-    public static List<DeviceProfile> profiles() {
-        return PROFILES;
-    }
-
-    /** @throws NotAllowed when the book has no such device */
-    public static DeviceProfile profile(String id) {
-        return PROFILES.stream()
-                .filter(profile -> profile.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NotAllowed(
-                        "profileId",
-                        id,
-                        "one of "
-                                + String.join(
-                                        ", ",
-                                        PROFILES.stream().map(DeviceProfile::id).toList())));
-    }
+/** Where a job finds the version of its device that it started with. */
+public interface DeviceBook {
+    /**
+     * The same instance for the same question, so that plans for it can be kept.
+     *
+     * @param variantId null where none was named
+     * @throws NotAllowed when the book has no such device, version or variant
+     */
+    DeviceProfile profile(String id, int version, String variantId);
 }

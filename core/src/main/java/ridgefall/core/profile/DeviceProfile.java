@@ -1,82 +1,258 @@
 package ridgefall.core.profile;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.profile.ProfileDocument.AlongEdge;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Cover;
+import ridgefall.core.profile.ProfileDocument.Feature;
+import ridgefall.core.profile.ProfileDocument.Holding;
+import ridgefall.core.profile.ProfileDocument.Layers;
+import ridgefall.core.profile.ProfileDocument.PairedPart;
+import ridgefall.core.profile.ProfileDocument.Repair;
+import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.profile.ProfileDocument.Variant;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 /**
- * All the bench needs to know of one device. Everything on the perimeter is given by edge position.
+ * One version of a device in one variant, ready for the stations: everything on the perimeter is on the edge line, and
+ * what the variant changes is in place.
  *
- * @param edgeNames what each straight edge is called at the bench, by what is found on it
+ * @param document what the book says, with the variant's lists merged in
+ * @param variantId null where the device has no variants or none is named
  * @param borderMm the opaque band of the glass over the ledge
- * @param hinge the edge whose cables stay attached; freed last, the front opens on it
- * @param greatestOpeningDeg angle the cables allow
  */
 public record DeviceProfile(
-        String id,
+        ProfileDocument document,
         int version,
-        String name,
-        String words,
+        String variantId,
         EdgeLine edge,
-        Map<Landmark, String> edgeNames,
         HeatStack heat,
-        HeatLimits limits,
-        Adhesive factoryAdhesive,
-        double borderMm,
+        EdgeProfile<Double> borderMm,
         EdgeProfile<Double> ledgeMm,
-        double openingRadiusMm,
-        String entrySeam,
-        Landmark hinge,
-        int greatestOpeningDeg,
-        double frontMassKg,
-        List<EdgeFeature> features,
-        List<Function> functions,
-        List<Part> connectors,
-        List<CarryOver> carryOvers,
-        List<Part> covers,
-        List<Part> partChecks,
-        List<Repair> repairs,
-        int screws) {
+        List<EdgeFeature> features) {
 
-    /** Whether the front is loose or seated: some functions work in only one of the two. */
-    public enum Seating {
-        OPEN,
-        CLOSED
+    /**
+     * @param variantId one of the document's, or null
+     * @throws NotAllowed at the first thing that is wrong; {@link ProfileCheck} names them all
+     */
+    public static DeviceProfile of(ProfileDocument document, int version, String variantId) {
+        Allowed.between("version", version, 1, 100_000, "");
+        ProfileDocument merged = merged(document, variantId);
+        EdgeLine edge = merged.outline().edge();
+        EdgeProfile<Double> ledge = along(edge, merged.ledge());
+        return new DeviceProfile(
+                merged,
+                version,
+                variantId,
+                edge,
+                stack(merged, edge),
+                along(edge, merged.border()),
+                ledge,
+                merged.features().stream().map(DeviceProfile::feature).toList());
     }
 
-    /** A function on the list asked at intake, before sealing and at hand-over. */
-    public record Function(String id, String words, List<Seating> testableWhen) {}
-
-    /** A plug, a film or liner, or a check, by name; {@code hint} says how or why. */
-    public record Part(String id, String words, String hint) {}
-
-    /** A part that must move to the new front; {@code paired} when bound to the main board. */
-    public record CarryOver(String id, String words, String hint, boolean irreplaceable, boolean paired) {}
-
-    /** A repair that can be agreed, and what becomes of the features that hang on the old front. */
-    public record Repair(String id, String words, String keeps, String loses) {}
-
-    public DeviceProfile {
-        Allowed.text("id", id, 60);
-        Allowed.between("version", version, 1, 100_000, "");
-        Allowed.between("borderMm", borderMm, 1, 60, "mm");
-        for (EdgeProfile.Piece<Double> piece : ledgeMm.pieces()) {
-            Allowed.between("ledgeMm", piece.value(), 0.3, borderMm, "mm, no wider than the border");
+    private static ProfileDocument merged(ProfileDocument d, String variantId) {
+        if (variantId == null) {
+            return d;
         }
-        edgeNames = Map.copyOf(edgeNames);
-        features = List.copyOf(features);
-        functions = List.copyOf(functions);
-        connectors = List.copyOf(connectors);
-        carryOvers = List.copyOf(carryOvers);
-        covers = List.copyOf(covers);
-        partChecks = List.copyOf(partChecks);
-        repairs = List.copyOf(repairs);
+        Variant v = d.variant(variantId)
+                .orElseThrow(() -> new NotAllowed(
+                        "variantId",
+                        variantId,
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        d.variants().stream().map(Variant::id).toList())));
+        ProfileDocument.Body body = v.massKg() == null
+                ? d.body()
+                : new ProfileDocument.Body(
+                        d.body().thicknessMm(),
+                        v.massKg(),
+                        d.body().deviceClass(),
+                        d.body().layers(),
+                        d.body().batteryReach());
+        return new ProfileDocument(
+                d.format(),
+                d.id(),
+                d.name(),
+                d.words(),
+                d.kind(),
+                d.generic(),
+                d.outline(),
+                d.edgeNames(),
+                d.front(),
+                body,
+                d.limits(),
+                d.border(),
+                d.ledge(),
+                d.openingRadiusMm(),
+                merged(d.features(), v.features(), Feature::id, v),
+                merged(d.functions(), v.functions(), ProfileDocument.Function::id, v),
+                merged(d.connectors(), v.connectors(), Connector::id, v),
+                d.screws(),
+                d.shields(),
+                merged(d.carryOvers(), v.carryOvers(), CarryOver::id, v),
+                merged(d.pairedParts(), v.pairedParts(), PairedPart::id, v),
+                d.covers(),
+                d.adhesives(),
+                d.repairs(),
+                d.variants(),
+                d.confidence());
+    }
+
+    /** The device's own in their order, replaced where the variant names the same id, then what is the variant's alone. */
+    private static <T> List<T> merged(List<T> own, List<T> added, Function<T, String> id, Variant variant) {
+        Map<String, T> byId = new LinkedHashMap<>();
+        Stream.concat(own.stream(), added.stream()).forEach(t -> byId.put(id.apply(t), t));
+        byId.keySet().removeAll(variant.without());
+        return List.copyOf(byId.values());
+    }
+
+    private static HeatStack stack(ProfileDocument d, EdgeLine edge) {
+        Layers layers = d.layers();
+        return new HeatStack(
+                edge.areaMm2(),
+                edge.lengthMm(),
+                d.body().thicknessMm(),
+                d.body().massKg(),
+                d.ledge().everywhereMm(),
+                layers.glass(),
+                layers.adhesive(),
+                layers.ledge(),
+                layers.opticalAdhesive(),
+                layers.frontGapMm(),
+                layers.display(),
+                layers.gapMm(),
+                layers.battery(),
+                layers.batteryShare(),
+                layers.batteryToBackWPerM2K(),
+                layers.displayToBackWPerM2K(),
+                layers.rimShare(),
+                layers.bodyJPerKgK(),
+                layers.rimToBackWPerMK());
+    }
+
+    static EdgeProfile<Double> along(EdgeLine edge, AlongEdge width) {
+        EdgeProfile<Double> profile = EdgeProfile.uniform(edge.lengthMm(), width.everywhereMm());
+        for (AlongEdge.Except except : width.except()) {
+            profile = profile.with(new EdgeInterval(except.fromMm(), except.lengthMm()), except.valueMm());
+        }
+        return profile;
+    }
+
+    private static EdgeFeature feature(Feature f) {
+        return new EdgeFeature(
+                f.id(),
+                f.kind(),
+                f.words(),
+                new EdgeInterval(f.fromMm(), f.lengthMm()),
+                f.depthMm() == null ? EdgeFeature.ANY_DEPTH_MM : f.depthMm(),
+                f.hazard(),
+                f.consequence(),
+                f.keepsTapeOff());
+    }
+
+    public String id() {
+        return document.id();
+    }
+
+    /** With its variant, as it is called at the bench. */
+    public String name() {
+        return document.variant(variantId)
+                .map(v -> document.name() + ", " + v.words())
+                .orElse(document.name());
+    }
+
+    public String words() {
+        return document.words();
+    }
+
+    /** Names one version in one variant; what was computed for it stays true for ever. */
+    public String key() {
+        return id() + "@" + version + "/" + variantId;
+    }
+
+    public boolean bonded() {
+        return document.front().holding() == Holding.BONDED;
+    }
+
+    public HeatLimits limits() {
+        return document.limits();
+    }
+
+    public Adhesive factoryAdhesive() {
+        return document.front().adhesive();
+    }
+
+    public Landmark hinge() {
+        return document.front().hinge();
+    }
+
+    public int greatestOpeningDeg() {
+        return document.front().greatestOpeningDeg();
+    }
+
+    public String entrySeam() {
+        String words = document.front().seamWords();
+        return document.front().seam().words() + (words == null || words.isBlank() ? "" : ", " + words);
+    }
+
+    public double frontMassKg() {
+        return document.front().massKg();
+    }
+
+    public double openingRadiusMm() {
+        return document.openingRadiusMm();
+    }
+
+    public List<ProfileDocument.Function> functions() {
+        return document.functions();
+    }
+
+    /** In the order they come off: the lowest cable of the stack first. */
+    public List<Connector> connectors() {
+        List<Connector> ordered = new ArrayList<>(document.connectors());
+        ordered.sort((a, b) -> Integer.compare(a.stackOrder(), b.stackOrder()));
+        return ordered;
+    }
+
+    public List<CarryOver> carryOvers() {
+        return document.carryOvers();
+    }
+
+    public List<PairedPart> pairedParts() {
+        return document.pairedParts();
+    }
+
+    public List<Cover> covers() {
+        return document.covers();
+    }
+
+    public List<Repair> repairs() {
+        return document.repairs();
+    }
+
+    /** How many screws come out before the front is off; empty holes of later layers are not among them. */
+    public int screws() {
+        return (int)
+                document.screws().stream().filter(screw -> !screw.laterLayer()).count();
+    }
+
+    public long hiddenScrews() {
+        return document.screws().stream().filter(Screw::hidden).count();
     }
 
     /** Features that share some of an interval. */
@@ -86,19 +262,31 @@ public record DeviceProfile(
                 .toList();
     }
 
+    public double leastBorderMm(EdgeInterval interval) {
+        return borderMm.over(interval)
+                .mapToDouble(Double::doubleValue)
+                .min()
+                .orElse(document.border().everywhereMm());
+    }
+
     /** Names an edge or a corner by what is found there, never by left or right. */
     public String placeName(Landmark landmark) {
+        Map<Landmark, String> names = document.edgeNames();
         if (!landmark.isCorner()) {
-            return edgeNames.get(landmark);
+            return names.get(landmark);
         }
         Landmark[] all = Landmark.values();
-        String before = edgeNames.get(all[landmark.ordinal() - 1]);
-        String after = edgeNames.get(all[(landmark.ordinal() + 1) % all.length]);
+        String before = names.get(all[landmark.ordinal() - 1]);
+        String after = names.get(all[(landmark.ordinal() + 1) % all.length]);
         return "corner of " + before + " and " + after;
     }
 
+    public Optional<ProfileDocument.Function> function(String functionId) {
+        return functions().stream().filter(f -> f.id().equals(functionId)).findFirst();
+    }
+
     public Repair repair(String repairId) {
-        return repairs.stream()
+        return repairs().stream()
                 .filter(r -> r.id().equals(repairId))
                 .findFirst()
                 .orElseThrow(() -> new NotAllowed(
@@ -106,6 +294,6 @@ public record DeviceProfile(
                         repairId,
                         "one of "
                                 + String.join(
-                                        ", ", repairs.stream().map(Repair::id).toList())));
+                                        ", ", repairs().stream().map(Repair::id).toList())));
     }
 }

@@ -20,14 +20,32 @@ public record EdgeFeature(
         String consequence,
         boolean keepsTapeOff) {
 
+    /** Depth of a feature that only the border limits. */
+    public static final double ANY_DEPTH_MM = 30;
+
     public enum Kind {
-        CAMERA,
-        SENSOR,
-        KEY,
-        CABLE,
-        ANTENNA,
-        MAGNET,
-        PORT
+        CAMERA("camera"),
+        SENSOR("sensor"),
+        KEY("key"),
+        CABLE("cable"),
+        ANTENNA("antenna"),
+        MAGNET("magnet"),
+        PORT("port"),
+        MICROPHONE("microphone"),
+        CLIP("clip"),
+        GASKET("gasket"),
+        WINDOW("window"),
+        NOTCH("notch");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     public EdgeFeature {

@@ -4,7 +4,7 @@ import ridgefall.core.material.Sheet;
 import ridgefall.core.units.Allowed;
 
 /**
- * What the heat model needs of a device: size, mass and the layers under the glass. Fronts are fused (an optical
+ * What the heat model needs of a device: area, length of edge, mass and the layers under the glass. Fronts are fused (an optical
  * adhesive between glass and display) or separate (an air gap; {@code opticalAdhesive} is then null).
  *
  * @param gapMm air between display and battery
@@ -15,9 +15,8 @@ import ridgefall.core.units.Allowed;
  * @param rimToBackWPerMK conduction from the frame into the back, per length of edge
  */
 public record HeatStack(
-        double widthMm,
-        double heightMm,
-        double radiusMm,
+        double areaMm2,
+        double perimeterMm,
         double thicknessMm,
         double massKg,
         double ledgeWidthMm,
@@ -36,13 +35,14 @@ public record HeatStack(
         double bodyJPerKgK,
         double rimToBackWPerMK) {
 
+    private static final double LEAST_BATTERY_SHARE = 0.01;
+
     public HeatStack {
-        Allowed.between("widthMm", widthMm, 10, 1000, "mm");
-        Allowed.between("heightMm", heightMm, 10, 1000, "mm");
-        Allowed.between("radiusMm", radiusMm, 0, Math.min(widthMm, heightMm) / 2, "mm");
+        Allowed.between("areaMm2", areaMm2, 25, 1e6, "mm²");
+        Allowed.between("perimeterMm", perimeterMm, 15, 4000, "mm");
         Allowed.between("massKg", massKg, 0.005, 5, "kg");
         Allowed.between("ledgeWidthMm", ledgeWidthMm, 0.3, 20, "mm");
-        Allowed.between("batteryShare", batteryShare, 0.01, 0.95, "of the area");
+        Allowed.between("batteryShare", batteryShare, LEAST_BATTERY_SHARE, 0.95, "of the area");
         Allowed.present("glass", glass);
         Allowed.present("adhesive", adhesive);
         Allowed.present("ledge", ledge);
@@ -51,11 +51,11 @@ public record HeatStack(
     }
 
     public double areaM2() {
-        return (widthMm * heightMm - (4 - Math.PI) * radiusMm * radiusMm) / 1e6;
+        return areaMm2 / 1e6;
     }
 
     public double perimeterM() {
-        return (2 * (widthMm + heightMm) - 8 * radiusMm + 2 * Math.PI * radiusMm) / 1e3;
+        return perimeterMm / 1e3;
     }
 
     public double borderAreaM2() {
@@ -80,6 +80,32 @@ public record HeatStack(
                         * centreAreaM2();
     }
 
+    /** The same device with the battery out, as near as the least share comes to none; its frame and board weigh the same. */
+    public HeatStack withoutBattery() {
+        double goneKg =
+                battery.densityKgPerM3() * battery.thicknessM() * (batteryShare - LEAST_BATTERY_SHARE) * centreAreaM2();
+        return new HeatStack(
+                areaMm2,
+                perimeterMm,
+                thicknessMm,
+                massKg - goneKg,
+                ledgeWidthMm,
+                glass,
+                adhesive,
+                ledge,
+                opticalAdhesive,
+                frontGapMm,
+                display,
+                gapMm,
+                battery,
+                LEAST_BATTERY_SHARE,
+                batteryToBackWPerM2K,
+                displayToBackWPerM2K,
+                rimShare,
+                bodyJPerKgK,
+                rimToBackWPerMK);
+    }
+
     /** The same device with its uncertain properties scaled; each factor is 1 for the nominal device. */
     public HeatStack varied(
             double glassK,
@@ -91,9 +117,8 @@ public record HeatStack(
             double bodyHeat,
             double rimToBack) {
         return new HeatStack(
-                widthMm,
-                heightMm,
-                radiusMm,
+                areaMm2,
+                perimeterMm,
                 thicknessMm,
                 massKg,
                 ledgeWidthMm,

@@ -2,17 +2,20 @@ package ridgefall.core.prove;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import ridgefall.core.bond.BondStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.FactWords;
+import ridgefall.core.job.IntakeFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.CarryOver;
-import ridgefall.core.profile.DeviceProfile.Function;
+import ridgefall.core.profile.ProfileDocument.Function;
 
 /**
  * The page that goes with the device: what was found, done, measured, kept and lost. Says nothing the journal does not
@@ -51,6 +54,7 @@ public record JobRecord(
                 measured.add(line);
             } else if (fact instanceof Fact.FrontSeen
                     || fact instanceof Fact.CrackMarked
+                    || fact instanceof IntakeFact
                     || fact instanceof Fact.BatterySeen
                     || fact instanceof Fact.PowerSeen
                     || fact instanceof Fact.MishapSeen) {
@@ -61,13 +65,16 @@ public record JobRecord(
         }
         List<String> kept = new ArrayList<>();
         List<String> lost = new ArrayList<>();
-        for (CarryOver part : profile.carryOvers()) {
-            if (state.carriedOver(part.id())) {
-                kept.add(part.words());
-            } else if (state.carryOverLost().containsKey(part.id())) {
-                lost.add(part.words() + ": " + state.carryOverLost().get(part.id()));
+        Map<String, String> moved = new LinkedHashMap<>();
+        profile.carryOvers().forEach(part -> moved.put(part.id(), part.words()));
+        profile.pairedParts().forEach(part -> moved.put(part.id(), part.words()));
+        moved.forEach((id, name) -> {
+            if (state.carriedOver(id)) {
+                kept.add(name);
+            } else if (state.carryOverLost().containsKey(id)) {
+                lost.add(name + ": " + state.carryOverLost().get(id));
             }
-        }
+        });
         for (Function function : profile.functions()) {
             if (worked(state, Phase.BEFORE, function) && !worked(state, Phase.AFTER, function)) {
                 answer(state, Phase.AFTER, function)
@@ -94,7 +101,7 @@ public record JobRecord(
                 lost,
                 state.school()
                         .map(s -> "PET-carrier acrylic tape, strips " + s.words())
-                        .orElse("none laid"),
+                        .orElse(BondStation.withoutStrips(profile, state)),
                 counting.stream()
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()

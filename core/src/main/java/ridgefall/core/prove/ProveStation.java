@@ -12,7 +12,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Function;
+import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.seal.SealStation;
 
 public final class ProveStation implements StationRoom {
@@ -23,12 +23,15 @@ public final class ProveStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>(proofs(profile, state));
+        boolean unrepaired = state.notWorthIt().isPresent();
+        List<Step> steps = new ArrayList<>(unrepaired ? List.of() : proofs(profile, state));
         Step over = Step.open(
                 "prove.hand-over",
                 Station.PROVE,
-                "Hand over",
-                "outer film off, wiped, switched off; water resistance was not tested",
+                unrepaired ? "Hand back unrepaired" : "Hand over",
+                unrepaired
+                        ? "as it came, with all that came with it"
+                        : "outer film off, wiped, switched off; water resistance was not tested",
                 Step.go(
                         "Handed over",
                         new Fact.HandedOver("?"),
@@ -53,6 +56,9 @@ public final class ProveStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
+        if (state.notWorthIt().isPresent() && fact instanceof Fact.HandedOver) {
+            return holds;
+        }
         if (fact instanceof Fact.FunctionTested f) {
             Checks.known(
                     "functionId",

@@ -17,12 +17,13 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Part;
+import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.test.TestStation;
 
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
     private static final int PRESSING_S = 120;
+    private static final String STRAIGHT = "seal.straight";
 
     @Override
     public Station station() {
@@ -36,9 +37,13 @@ public final class SealStation implements StationRoom {
                 "seal.seal",
                 Station.SEAL,
                 "Seat the front",
-                "cable edge first, nothing pinched; press from the corners along the edges until flush",
+                profile.placeName(profile.hinge())
+                        + " first, nothing pinched; press from the corners along the edges until flush",
                 Step.go("Sealed", new Fact.Sealed()));
         steps.add(state.sealedAt().isPresent() ? seal.answered("sealed") : seal);
+        if (!profile.bonded()) {
+            return steps;
+        }
         Step press = Step.open(
                 "seal.press",
                 Station.SEAL,
@@ -84,7 +89,7 @@ public final class SealStation implements StationRoom {
                         ? in.answered(n + " in")
                         : in.problem(n + " in, " + out + " out"))
                 .orElse(in));
-        for (Part cover : profile.covers()) {
+        for (Cover cover : profile.covers()) {
             Step off = Step.open(
                     "seal." + cover.id(),
                     Station.SEAL,
@@ -92,6 +97,14 @@ public final class SealStation implements StationRoom {
                     cover.hint(),
                     Step.go("Off", new Fact.CoverRemoved(cover.id())));
             steps.add(state.coverOff(cover.id()) ? off.answered("off") : off);
+        }
+        if (!state.bends().isEmpty()) {
+            steps.add(Checks.check(
+                    state,
+                    STRAIGHT,
+                    "Frame straight, or clamps at hand",
+                    "it came bent; never bend it with the battery in",
+                    "Straight or clamped"));
         }
         steps.add(Checks.check(
                 state, "seal.dust", "No dust, no film, no tool inside", "low light along the glass", "Clean"));
@@ -127,12 +140,12 @@ public final class SealStation implements StationRoom {
             Checks.known(
                     "coverId",
                     f.coverId(),
-                    profile.covers().stream().map(Part::id).toList());
+                    profile.covers().stream().map(Cover::id).toList());
             // Once a liner is off the adhesive is spent: test first.
             return Checks.openSteps(new TestStation().steps(profile, state));
         }
         if (fact instanceof Fact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of("seal.dust"));
+            Checks.known("checkId", f.checkId(), List.of("seal.dust", STRAIGHT));
         } else if (fact instanceof Fact.TimerStarted && state.sealedAt().isEmpty()) {
             return List.of(Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));
         }

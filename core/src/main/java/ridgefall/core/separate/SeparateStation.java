@@ -1,8 +1,12 @@
 package ridgefall.core.separate;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -13,6 +17,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.separate.CutPlan.Move;
 import ridgefall.core.units.NotAllowed;
 
@@ -20,10 +25,11 @@ import ridgefall.core.units.NotAllowed;
 public final class SeparateStation implements StationRoom {
     private static final double SAME_PLACE_MM = 0.05;
 
-    private final CutPlan plan;
+    private final Supplier<CutPlan> plan;
     private final HeatStation heat;
 
-    public SeparateStation(CutPlan plan, HeatStation heat) {
+    /** @param plan from where the bench stands; asked for only when needed */
+    public SeparateStation(Supplier<CutPlan> plan, HeatStation heat) {
         this.plan = plan;
         this.heat = heat;
     }
@@ -35,6 +41,9 @@ public final class SeparateStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
+        if (!profile.bonded()) {
+            return unclipping(profile, state);
+        }
         List<Step> steps = new ArrayList<>();
         // Warming again happens here, with the front half free, though its facts are heat's.
         if (state.runningSoak().isPresent()) {
@@ -50,25 +59,24 @@ public final class SeparateStation implements StationRoom {
                     lifting.choices(),
                     lifting.waitsFor()));
         }
-        for (String id : state.freed()) {
-            Stretch stretch = stretch(id);
-            steps.add(cut(profile, stretch, null).answered("free"));
+        if (state.soaks().isEmpty() && state.freed().isEmpty()) {
+            steps.add(Step.open(
+                    "separate.way", Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
+            steps.add(opening(profile, state));
+            return steps;
         }
-        for (Move move : plan.moves()) {
-            steps.add(cut(profile, stretch(move.stretchId()), move));
+        CutPlan way = plan.get();
+        for (String id : state.freed()) {
+            steps.add(cut(profile, stretch(way, id), null).answered("free"));
+        }
+        for (Move move : way.moves()) {
+            steps.add(cut(profile, stretch(way, move.stretchId()), move));
         }
         if (!state.soaks().isEmpty() && state.runningSoak().isEmpty() && !state.frontOpened()) {
-            steps.add(heat.start("separate.warm", Station.SEPARATE, "Gone cold? Warm it again")
+            steps.add(heat.start("separate.warm", Station.SEPARATE, "Gone cold? Warm it again", state)
                     .asOptional());
         }
-        Step open = Step.open(
-                "separate.open",
-                Station.SEPARATE,
-                "Open the front",
-                "on the " + profile.placeName(profile.hinge()) + ", no further than " + profile.greatestOpeningDeg()
-                        + "°; prop it",
-                Step.go("Open and propped", new Fact.FrontOpened()));
-        steps.add(state.frontOpened() ? open.answered("open and propped") : open);
+        steps.add(opening(profile, state));
         for (double wedge : state.wedges()) {
             steps.add(Step.open(
                             "separate.wedge." + wedge,
@@ -82,20 +90,71 @@ public final class SeparateStation implements StationRoom {
         return steps;
     }
 
-    private Stretch stretch(String id) {
-        return plan.stretches().stream()
-                .filter(s -> s.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> unknown(id));
+    private static Step opening(DeviceProfile profile, JobState state) {
+        Step open = Step.open(
+                "separate.open",
+                Station.SEPARATE,
+                "Open the front",
+                "on the " + profile.placeName(profile.hinge()) + ", no further than " + profile.greatestOpeningDeg()
+                        + "°; prop it",
+                Step.go("Open and propped", new Fact.FrontOpened()));
+        return state.frontOpened() ? open.answered("open and propped") : open;
     }
 
-    private NotAllowed unknown(String id) {
-        return new NotAllowed(
-                "stretchId",
-                id,
-                "one of "
-                        + String.join(
-                                ", ", plan.stretches().stream().map(Stretch::id).toList()));
+    /** Clip by clip round the edge; those on the hinge edge come last. */
+    private static List<Step> unclipping(DeviceProfile profile, JobState state) {
+        List<Step> steps = clips(profile)
+                .map(clip -> {
+                    Step free = Step.open(
+                            "separate." + clip.id(),
+                            Station.SEPARATE,
+                            "Unclip " + clip.words() + ", {mm:"
+                                    + round(clip.where().fromMm()) + "}",
+                            profile.entrySeam() + "; a broken clip: every piece out of the body",
+                            Step.go("Free", new Fact.StretchFreed(clip.id())));
+                    return state.freed().contains(clip.id()) ? free.answered("free") : free;
+                })
+                .collect(Collectors.toCollection(ArrayList::new));
+        steps.add(opening(profile, state));
+        return steps;
+    }
+
+    private static Stream<EdgeFeature> clips(DeviceProfile profile) {
+        return profile.features().stream()
+                .filter(feature -> feature.kind() == EdgeFeature.Kind.CLIP)
+                .sorted(Comparator.comparing((EdgeFeature clip) ->
+                                profile.edge().landmarkAt(clip.where().fromMm()) == profile.hinge())
+                        .thenComparing(clip -> clip.where().fromMm()));
+    }
+
+    private static List<Hold> clipHolds(Fact fact, DeviceProfile profile, JobState state) {
+        List<String> ids = clips(profile).map(EdgeFeature::id).toList();
+        if (fact instanceof Fact.StretchFreed f) {
+            Checks.known("stretchId", f.stretchId(), ids);
+        } else if (fact instanceof Fact.FrontOpened && !state.freed().containsAll(ids)) {
+            return List.of(Hold.firm("separate.clips", Station.SEPARATE, "Some clips still hold"));
+        } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
+            onEdge(profile, f.positionMm());
+        } else if (fact instanceof Fact.CheckAnswered f) {
+            Checks.known("checkId", f.checkId(), List.of());
+        }
+        return List.of();
+    }
+
+    /** @throws NotAllowed when this device has no such stretch */
+    private static Stretch stretch(CutPlan way, String id) {
+        return way.stretches().stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotAllowed(
+                        "stretchId",
+                        id,
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        way.stretches().stream()
+                                                .map(Stretch::id)
+                                                .toList())));
     }
 
     private static Step cut(DeviceProfile profile, Stretch stretch, Move move) {
@@ -122,15 +181,19 @@ public final class SeparateStation implements StationRoom {
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
+        if (!profile.bonded()) {
+            return clipHolds(fact, profile, state);
+        }
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof Fact.StretchFreed f) {
-            stretch(f.stretchId());
+            CutPlan way = plan.get();
+            stretch(way, f.stretchId());
             holds.addAll(beforeCutting(state));
             if (state.freed().contains(f.stretchId())) {
                 holds.add(Hold.firm("separate.done", Station.SEPARATE, "This stretch is already free"));
             }
             Set<String> hinge = CutPlanner.hinge(profile);
-            boolean othersFree = plan.stretches().stream()
+            boolean othersFree = way.stretches().stream()
                     .map(Stretch::id)
                     .allMatch(id -> hinge.contains(id) || state.freed().contains(id));
             if (hinge.contains(f.stretchId()) && !othersFree) {
@@ -152,11 +215,12 @@ public final class SeparateStation implements StationRoom {
         } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
             onEdge(profile, f.positionMm());
         } else if (fact instanceof Fact.FrontOpened) {
-            if (!plan.moves().isEmpty()) {
+            CutPlan way = plan.get();
+            if (!way.moves().isEmpty()) {
                 holds.add(Hold.firm(
                         "separate.closed",
                         Station.SEPARATE,
-                        plan.moves().size() + " of " + plan.stretches().size() + " stretches still hold"));
+                        way.moves().size() + " of " + way.stretches().size() + " stretches still hold"));
             }
         } else if (fact instanceof Fact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());

@@ -31,18 +31,40 @@ public record Stretch(
         boolean hinge,
         boolean cracked) {
 
+    private static final double DANGEROUS_HAZARD = 0.4;
     private static final double BORDER_MARGIN_MM = 1.5;
+    /** Narrower borders, as on watches, leave just the tip of the tool. */
+    private static final double LEAST_DEPTH_MM = 1;
+
     private static final double CRACK_DEPTH_MM = 2.0;
     private static final double CRACK_REACH_MM = 10;
     private static final double FEATURE_REACH_MM = 3;
     private static final double SLIVER_MM = 9;
 
-    /** Cuts the edge at its corners and beside its features; neighbours in working order, clockwise. */
+    /** Whether a slip here costs a part rather than a scratch. */
+    public boolean dangerous() {
+        return hazard >= DANGEROUS_HAZARD;
+    }
+
+    /**
+     * Cuts the edge at its corners and beside its features; neighbours in working order, clockwise. On a crowded edge
+     * short pieces melt into their neighbours until an order can be planned.
+     */
     public static List<Stretch> along(DeviceProfile profile, List<EdgeInterval> cracks) {
+        double sliverMm = SLIVER_MM;
+        List<Stretch> stretches = along(profile, cracks, sliverMm);
+        while (stretches.size() > CutOrder.GREATEST_STRETCHES) {
+            sliverMm *= 1.5;
+            stretches = along(profile, cracks, sliverMm);
+        }
+        return stretches;
+    }
+
+    private static List<Stretch> along(DeviceProfile profile, List<EdgeInterval> cracks, double sliverMm) {
         EdgeLine edge = profile.edge();
         List<Stretch> stretches = new ArrayList<>();
         for (EdgeLine.Part part : edge.parts()) {
-            List<Double> cuts = cuts(profile, part);
+            List<Double> cuts = cuts(profile, part, sliverMm);
             for (int i = 0; i + 1 < cuts.size(); i++) {
                 EdgeInterval where = new EdgeInterval(cuts.get(i), cuts.get(i + 1) - cuts.get(i));
                 String name = part.landmark().name().toLowerCase(Locale.ROOT).replace('_', '-');
@@ -53,7 +75,7 @@ public record Stretch(
         return List.copyOf(stretches);
     }
 
-    private static List<Double> cuts(DeviceProfile profile, EdgeLine.Part part) {
+    private static List<Double> cuts(DeviceProfile profile, EdgeLine.Part part, double sliverMm) {
         double perimeter = profile.edge().lengthMm();
         double from = part.interval().fromMm();
         double to = from + part.interval().lengthMm();
@@ -67,7 +89,7 @@ public record Stretch(
         }
         List<Double> kept = new ArrayList<>(List.of(from));
         for (double cut : cuts) {
-            if (cut - kept.get(kept.size() - 1) >= SLIVER_MM && to - cut >= SLIVER_MM) {
+            if (cut - kept.get(kept.size() - 1) >= sliverMm && to - cut >= sliverMm) {
                 kept.add(cut);
             }
         }
@@ -78,7 +100,7 @@ public record Stretch(
     private static Stretch of(
             DeviceProfile profile, String id, EdgeInterval where, Landmark landmark, List<EdgeInterval> cracks) {
         double perimeter = profile.edge().lengthMm();
-        double depth = profile.borderMm() - BORDER_MARGIN_MM;
+        double depth = Math.max(LEAST_DEPTH_MM, profile.leastBorderMm(where) - BORDER_MARGIN_MM);
         String because = "border less a margin";
         List<EdgeFeature> features = profile.featuresOn(where);
         for (EdgeFeature feature : features) {

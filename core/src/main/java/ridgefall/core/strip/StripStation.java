@@ -13,7 +13,8 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Part;
+import ridgefall.core.profile.ProfileDocument.BatteryReach;
+import ridgefall.core.profile.ProfileDocument.Connector;
 
 public final class StripStation implements StationRoom {
     @Override
@@ -23,35 +24,41 @@ public final class StripStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>();
         Step out = Step.open(
                 "strip.screws",
                 Station.STRIP,
                 "Screws out, each to its own place",
-                "this device has " + profile.screws() + "; count those missing before too",
+                "this device has " + profile.screws()
+                        + (profile.hiddenScrews() > 0 ? ", " + profile.hiddenScrews() + " of them hidden" : "")
+                        + "; count those missing before too",
                 Step.go(
                         "Counted",
                         new Fact.ScrewsCounted(Count.OUT, 0),
                         new Ask("screws", "Screws out", Ask.Kind.NUMBER, null, Integer.toString(profile.screws()))));
-        steps.add(state.screws(Count.OUT).map(n -> out.answered(n + " out")).orElse(out));
+        Step screws = state.screws(Count.OUT).map(n -> out.answered(n + " out")).orElse(out);
         Step isolate = Step.open(
                 "strip.isolate",
                 Station.STRIP,
                 "Battery out of circuit",
-                "before any display plug; no prying against the cell",
+                profile.document().body().batteryReach().words()
+                        + "; before any display plug, no prying against the cell",
                 Step.go("Unplugged", new Fact.BatteryIsolated(Isolation.UNPLUGGED)),
                 Step.other("Card under the contact", new Fact.BatteryIsolated(Isolation.CARD_UNDER_CONTACT)));
-        steps.add(state.isolation()
+        Step isolated = state.isolation()
                 .map(how -> isolate.answered(how == Isolation.UNPLUGGED ? "unplugged" : "thin card under the contact"))
-                .orElse(isolate));
+                .orElse(isolate);
         Step prove = Step.open(
                 "strip.proven",
                 Station.STRIP,
                 "Hold the power key: nothing comes on",
                 null,
                 Step.go("Stays dark", new Fact.IsolationProven()));
-        steps.add(state.isolationProven() ? prove.answered("stays dark") : prove);
-        for (Part plug : profile.connectors()) {
+        Step proven = state.isolationProven() ? prove.answered("stays dark") : prove;
+        // What can't be switched off stays live no longer than it must: the battery first, screws after.
+        boolean batteryFirst = Boolean.FALSE.equals(state.canSwitchOff().orElse(true));
+        List<Step> steps =
+                new ArrayList<>(batteryFirst ? List.of(isolated, proven, screws) : List.of(screws, isolated, proven));
+        for (Connector plug : profile.connectors()) {
             Step free = Step.open(
                     "strip." + plug.id(),
                     Station.STRIP,
@@ -66,7 +73,9 @@ public final class StripStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (!state.frontOpened()) {
+        boolean early = fact instanceof Fact.BatteryIsolated || fact instanceof Fact.IsolationProven;
+        boolean reached = profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
+        if (!state.frontOpened() && !(early && reached)) {
             holds.add(Hold.firm("strip.closed", Station.SEPARATE, "The front is not open"));
         }
         if (fact instanceof Fact.IsolationProven && state.isolation().isEmpty()) {
@@ -75,7 +84,7 @@ public final class StripStation implements StationRoom {
             Checks.known(
                     "plugId",
                     f.plugId(),
-                    profile.connectors().stream().map(Part::id).toList());
+                    profile.connectors().stream().map(Connector::id).toList());
             if (!state.isolationProven()) {
                 holds.add(Hold.firm("strip.proven", Station.STRIP, "Isolation of the battery is not proven"));
             }

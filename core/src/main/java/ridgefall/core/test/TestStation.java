@@ -11,8 +11,8 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.DeviceProfile.Function;
-import ridgefall.core.profile.DeviceProfile.Seating;
+import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.ProfileDocument.Seating;
 
 /** The front is loose and the liners are on: what works now will work sealed, and what fails costs nothing yet. */
 public final class TestStation implements StationRoom {

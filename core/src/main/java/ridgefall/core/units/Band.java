@@ -1,6 +1,8 @@
 package ridgefall.core.units;
 
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.stream.IntStream;
 
 /**
  * The spread of a computed number: the values that 10, 50 and 90 of 100 plausible benches stay below. Infinite where
@@ -13,6 +15,32 @@ public record Band(double p10, double p50, double p90) {
         double[] sorted = samples.clone();
         Arrays.sort(sorted);
         return new Band(percentile(sorted, 0.1), percentile(sorted, 0.5), percentile(sorted, 0.9));
+    }
+
+    /**
+     * Percentiles where some benches are more plausible than others: the value that this share of all weight lies below.
+     *
+     * @param weights one for each sample, none negative, not all 0
+     */
+    public static Band of(double[] samples, double[] weights) {
+        Integer[] order = IntStream.range(0, samples.length).boxed().toArray(Integer[]::new);
+        Arrays.sort(order, Comparator.comparingDouble(i -> samples[i]));
+        double all = Arrays.stream(weights).sum();
+        return new Band(
+                weighted(samples, weights, order, 0.1 * all),
+                weighted(samples, weights, order, 0.5 * all),
+                weighted(samples, weights, order, 0.9 * all));
+    }
+
+    private static double weighted(double[] samples, double[] weights, Integer[] order, double below) {
+        double sum = 0;
+        for (int i : order) {
+            sum += weights[i];
+            if (sum >= below) {
+                return samples[i];
+            }
+        }
+        return samples[order[order.length - 1]];
     }
 
     private static double percentile(double[] sorted, double p) {

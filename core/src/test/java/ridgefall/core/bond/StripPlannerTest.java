@@ -15,7 +15,7 @@ import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.TapeSchool;
-import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.units.NotAllowed;
 
 class StripPlannerTest {
@@ -115,7 +115,7 @@ class StripPlannerTest {
     @ParameterizedTest
     @CsvSource({"BUTT", "MITRE", "GAPPED"})
     void everyStripOfTheDemoTabletLiesOnItsLedgeAndClearOfItsWindows(TapeSchool school) {
-        var profile = MarrowbyQuire11.profile();
+        var profile = ShippedBook.quire11();
         StripPlanner planner = BenchTape.planner(profile);
         // The square ends of butted strips touch the outline with their outer corner: hence a hundredth of slack.
         var ledge = planner.ledge().area().buffer(0.01);
@@ -133,7 +133,7 @@ class StripPlannerTest {
 
     @Test
     void theDemoTabletsTapeHoldsADrop() {
-        var profile = MarrowbyQuire11.profile();
+        var profile = ShippedBook.quire11();
         assertThat(BenchTape.plans(profile).get(0).shearN()).isGreaterThan(BenchTape.dropLoadN(profile));
     }
 }

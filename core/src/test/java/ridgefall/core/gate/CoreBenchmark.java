@@ -1,45 +1,44 @@
 package ridgefall.core.gate;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import ridgefall.core.heat.HeatSource;
-import ridgefall.core.heat.HeatStation;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.CutPlanner;
 
-/** What the core's answers cost; run by ./ridgefall bench, asserts nothing. */
-public final class CoreBenchmark {
-    private CoreBenchmark() {}
+/** What the core's answers cost; run by ./ridgefall bench. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+public class CoreBenchmark {
+    private final DeviceProfile quire = ShippedBook.quire11();
+    private final Journey late = new Journey().until(Station.SEAL);
 
-    public static void main(String[] args) {
-        DeviceProfile quire = MarrowbyQuire11.profile();
-        Journey late = new Journey().until(Station.SEAL);
-        System.out.println("core, ms: median (p90) of 40 runs after 20 to warm up");
-        time(
-                "ranked heat plan, 17 settings, 64 benches each, with bands (target 100)",
-                () -> HeatStation.planner(quire, FrontCondition.CRACKED).best(HeatSource.bench()));
-        time(
-                "way round the edge, exact (target 50)",
-                () -> CutPlanner.plan(quire, FrontCondition.CRACKED, List.of(), List.of(), 57.8, 60));
-        time(
-                "all steps of a job with " + late.journal().size() + " facts",
-                () -> late.course().steps());
+    /** The exact order over all stretches of the demo tablet; target 50 ms. */
+    @Benchmark
+    public CutPlan wayRoundTheEdge() {
+        return CutPlanner.plan(quire, FrontCondition.CRACKED, List.of(), List.of(), 57.8, 60);
     }
 
-    private static void time(String what, Runnable work) {
-        double[] ms = new double[40];
-        for (int i = -20; i < ms.length; i++) {
-            long start = System.nanoTime();
-            work.run();
-            if (i >= 0) {
-                ms[i] = (System.nanoTime() - start) / 1e6;
-            }
-        }
-        Arrays.sort(ms);
-        System.out.printf(Locale.ROOT, "  %-75s %7.2f (%.2f)%n", what, ms[20], ms[36]);
+    /** Folding a late job's journal and asking all twelve stations, plans at hand. */
+    @Benchmark
+    public List<Step> stepsOfALateJob() {
+        return late.course().steps();
     }
 }

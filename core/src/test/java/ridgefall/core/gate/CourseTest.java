@@ -3,16 +3,17 @@ package ridgefall.core.gate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Fact.Answer;
 import ridgefall.core.job.Fact.FunctionTested;
 import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.Hold;
-import ridgefall.core.job.JobState;
 import ridgefall.core.job.JobState.Timer;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
@@ -43,7 +44,7 @@ class CourseTest {
     @Test
     void nothingIsWarmedOrCutBeforeTheBaselineTheAgreementAndThePart() {
         Journey journey = new Journey();
-        List<Hold> holds = journey.holds(new Fact.SoakStarted("plate-1", 80, 120));
+        List<Hold> holds = journey.holds(new Fact.SoakStarted("plate-1", 80, 120, null, null, null));
         assertThat(holds).extracting(Hold::station).contains(Station.INTAKE, Station.DECIDE, Station.PARTS);
         assertThat(journey.holds(new Fact.StretchFreed("top-1"))).isNotEmpty();
     }
@@ -65,15 +66,50 @@ class CourseTest {
         while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof Fact.SoakStarted)) {
             journey.tapNext();
         }
-        Fact tooLong = new Fact.SoakStarted("plate-1", 85, 1800);
+        Fact tooLong = new Fact.SoakStarted("plate-1", 85, 1800, null, null, null);
         assertThat(journey.holds(tooLong)).extracting(Hold::id).containsExactly("heat.limit");
         journey.append(new Fact.HoldOverridden("heat.limit", "probe on the cell, watched"));
         assertThat(journey.holds(tooLong)).isEmpty();
-        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("plate-1", 95, 60)))
+        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("plate-1", 95, 60, null, null, null)))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("50 to 90 °C on Plate 1");
-        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("oven", 80, 60)))
-                .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1");
+        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("oven", 80, 60, null, null, null)))
+                .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1, bed-1, air-1, dryer-1");
+    }
+
+    @Test
+    void aDeviceThatMayStillBeWarmIsHeldToWhatGoesForOneJustGoneCold() {
+        Journey journey = new Journey().until(Station.SEPARATE);
+        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 85, 200, null, null, null)))
+                .extracting(Hold::id)
+                .containsExactly("heat.limit");
+        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 85, 10, null, null, null)))
+                .isEmpty();
+    }
+
+    @Test
+    void aDeviceThatLayOverNightIsSoakedLikeANewOne() {
+        Journey journey = new Journey().until(Station.SEPARATE);
+        Course nextMorning =
+                journey.course().at(journey.state().latest().happenedAt().plus(Duration.ofHours(14)));
+        Step warm = nextMorning.steps().stream()
+                .filter(step -> step.id().equals("separate.warm"))
+                .findFirst()
+                .orElseThrow();
+        Fact.SoakStarted again = (Fact.SoakStarted) warm.choices().get(0).fact();
+        assertThat(again.seconds())
+                .isEqualTo((int) Math.round(journey.course().heatPlans().get(0).soakSeconds()));
+        assertThat(nextMorning.holds(again)).isEmpty();
+        assertThat(journey.holds(again)).extracting(Hold::id).containsExactly("heat.limit");
+    }
+
+    @Test
+    void aSoakThatRunsIsLiftedWhateverPreparationANewerAppWouldAskFor() {
+        Journey journey = new Journey()
+                .until(Station.HEAT)
+                .append(new Fact.CheckAnswered("heat.taped", Answer.PASS, null))
+                .append(new Fact.SoakStarted("plate-1", 80, 120, null, null, null));
+        assertThat(journey.next().orElseThrow().choices().get(0).fact()).isInstanceOf(Fact.SoakEnded.class);
     }
 
     @Test
@@ -254,7 +290,7 @@ class CourseTest {
         assertThat(Role.DESK.mayRecord(new Fact.FrontSeen(FrontCondition.CRACKED)))
                 .isTrue();
         assertThat(Role.DESK.mayRecord(new Fact.HandedOver("owner"))).isTrue();
-        assertThat(Role.DESK.mayRecord(new Fact.SoakStarted("plate-1", 80, 120)))
+        assertThat(Role.DESK.mayRecord(new Fact.SoakStarted("plate-1", 80, 120, null, null, null)))
                 .isFalse();
         assertThat(Role.DESK.mayRecord(new Fact.Sealed())).isFalse();
         assertThat(Role.TECHNICIAN.mayRecord(new Fact.Sealed())).isTrue();
@@ -276,11 +312,39 @@ class CourseTest {
     }
 
     @Test
-    void foldingAPrefixAndThenTheRestIsTheSameAsFoldingAll() {
-        Journey journey = new Journey().toTheEnd();
-        for (int n = 1; n <= journey.journal().size(); n++) {
-            JobState prefix = JobState.of(journey.journal().subList(0, n));
-            assertThat(prefix.seq()).isEqualTo(n);
+    void aSlipCanHappenFromTheFirstHeatToTheLastPressAndNotAtTheDesk() {
+        Journey journey = new Journey();
+        assertThat(journey.until(Station.PARTS).course().atRisk()).isFalse();
+        for (Station station : List.of(Station.HEAT, Station.SEPARATE, Station.BOND, Station.SEAL)) {
+            assertThat(journey.until(station).course().atRisk())
+                    .as(station.words())
+                    .isTrue();
         }
+        assertThat(journey.until(Station.PROVE).course().atRisk()).isFalse();
+        assertThat(journey.toTheEnd().course().atRisk()).isFalse();
+    }
+
+    @Test
+    void aHoldThatALeadMayAnswerForOffersTheFactThatDoesSo() {
+        assertThat(Hold.firm("seal.liner-hinge", Station.SEAL, "a liner is on").signOff())
+                .isEmpty();
+        Step.Choice choice = Hold.overridable("separate.cold", Station.HEAT, "never warmed")
+                .signOff()
+                .orElseThrow();
+        assertThat(choice.fact()).isEqualTo(new Fact.HoldOverridden("separate.cold", "?"));
+        assertThat(choice.asks()).extracting(Step.Ask::field).containsExactly("reason");
+        assertThat(Role.first(choice.fact())).isEqualTo(Role.LEAD);
+    }
+
+    @Test
+    void aStepWaitsForTheHandsOfTheFirstWhoMayTakeIt() {
+        assertThat(Role.first(new Fact.FrontSeen(FrontCondition.CRACKED))).isEqualTo(Role.DESK);
+        assertThat(Role.first(new Fact.Sealed())).isEqualTo(Role.TECHNICIAN);
+    }
+
+    @Test
+    void aCrackTappedAtOnePlaceReachesFourMillimetresToBothSides() {
+        Journey journey = new Journey().append(new Fact.CrackMarked(20, 0)).append(new Fact.CrackMarked(60, 35));
+        assertThat(journey.state().cracks()).containsExactly(new EdgeInterval(16, 8), new EdgeInterval(60, 35));
     }
 }

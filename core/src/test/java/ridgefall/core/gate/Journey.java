@@ -3,11 +3,13 @@ package ridgefall.core.gate;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import ridgefall.core.heat.HeatPlan;
-import ridgefall.core.heat.HeatSource;
-import ridgefall.core.heat.HeatStation;
+import ridgefall.core.heat.HeatPlanner;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -17,23 +19,47 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.separate.CutPlan;
 
 /** A job of the demo tablet that a test takes along its course by tapping what is offered next. */
 final class Journey {
-    static final DeviceProfile QUIRE = MarrowbyQuire11.profile();
+    static final DeviceProfile QUIRE = ShippedBook.quire11();
     private static final Instant START = Instant.parse("2026-03-02T08:00:00Z");
-    private static final HeatPlan PLAN =
-            HeatStation.planner(QUIRE, FrontCondition.CRACKED).best(HeatSource.bench());
+    /** One plan a device, for its cracked front: computing one takes a while. */
+    private static final Planning PLANNING = new Planning() {
+        private final Map<String, List<HeatPlan>> heats = new HashMap<>();
+        private final Map<CutQuestion, CutPlan> cuts = new HashMap<>();
 
+        @Override
+        public List<HeatPlan> heat(HeatQuestion question) {
+            return heats.computeIfAbsent(question.profile().key(), key -> {
+                HeatQuestion cracked = new HeatQuestion(
+                        question.profile(), FrontCondition.CRACKED, List.of(), List.of(), question.sources());
+                return cracked.planner(HeatPlanner.QUICK).ranked(question.sources());
+            });
+        }
+
+        @Override
+        public CutPlan cut(CutQuestion question) {
+            return cuts.computeIfAbsent(question, Planning.super::cut);
+        }
+    };
+
+    private final DeviceProfile profile;
     private final List<Entry> journal = new ArrayList<>();
 
     Journey() {
-        append(new Fact.JobOpened(QUIRE.id(), 1, "Hut at Nine Tarns", "cracked at one corner"));
+        this(QUIRE);
+    }
+
+    Journey(DeviceProfile profile) {
+        this.profile = profile;
+        append(new Fact.JobOpened(profile.id(), 1, profile.variantId(), "Hut at Nine Tarns", "cracked at one corner"));
     }
 
     Course course() {
-        return new Course(QUIRE, journal, () -> PLAN);
+        return new Course(profile, journal, PLANNING);
     }
 
     JobState state() {
@@ -87,7 +113,8 @@ final class Journey {
     /** What a person would type into the fields a tap asks for. */
     private static Fact filled(Fact fact) {
         if (fact instanceof Fact.RepairAgreed f) {
-            return new Fact.RepairAgreed(f.repairId(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");
+            return new Fact.RepairAgreed(
+                    f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");
         } else if (fact instanceof Fact.ScrewsCounted f) {
             return new Fact.ScrewsCounted(f.direction(), 14);
         } else if (fact instanceof Fact.HandedOver) {

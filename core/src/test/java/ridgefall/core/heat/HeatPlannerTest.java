@@ -14,34 +14,44 @@ import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.units.NotAllowed;
 
 class HeatPlannerTest {
-    private static final HeatSource PLATE = HeatSource.byId("plate-1");
-    private static final HeatSource PAD = HeatSource.byId("pad-1");
+    private static final HeatSource PLATE = HeatSource.byId(HeatSource.bench(), "plate-1");
+    private static final Setup AT_80 = Setup.face(80);
 
     private static HeatPlanner planner(FrontCondition condition) {
-        return new HeatPlanner(ReferenceTablet.stack(), condition, Adhesive.PET_CARRIER_TAPE, HeatLimits.USUAL, 22);
+        HeatedDevice device = new HeatedDevice(
+                "reference",
+                ReferenceTablet.stack(),
+                condition,
+                EdgePieces.alike(ReferenceTablet.stack(), 12),
+                Adhesive.PET_CARRIER_TAPE.workableFromC(HeatPlanner.WORKABLE_N_PER_MM),
+                HeatLimits.USUAL);
+        return new HeatPlanner(device, 22, HeatPlanner.FULL);
     }
 
     @Test
     void theBondIsWorkableWherePeelFallsToTheHandLimit() {
         // 1.0 · exp(−(T−23)/38) = 0.4  →  T = 23 + 38·ln 2.5 = 57.82 °C
-        assertThat(planner(FrontCondition.INTACT).on(PLATE, 80).workableFromC()).isCloseTo(57.82, within(0.01));
+        assertThat(planner(FrontCondition.INTACT).on(PLATE, AT_80).workableFromC())
+                .isCloseTo(57.82, within(0.01));
     }
 
     @ParameterizedTest
     @EnumSource(FrontCondition.class)
-    void neverSoaksBeyondALimitOfItsOwnSpread(FrontCondition condition) {
-        HeatPlan plan = planner(condition).best(HeatSource.bench());
-        assertThat(plan.batteryAtPullC().p50()).isLessThanOrEqualTo(60);
-        assertThat(plan.batteryAtPullC().p90()).isLessThanOrEqualTo(65);
-        assertThat(plan.displayAtPullC().p50()).isLessThanOrEqualTo(80);
-        assertThat(plan.displayAtPullC().p90()).isLessThanOrEqualTo(85);
-        assertThat(plan.soakSeconds()).isLessThanOrEqualTo(plan.latestSeconds());
+    void noPlanOfAnySourceSoaksBeyondALimitOfItsOwnSpread(FrontCondition condition) {
+        assertThat(planner(condition).ranked(HeatSource.bench())).hasSize(6).allSatisfy(plan -> {
+            assertThat(plan.batteryAtPullC().p50()).isLessThanOrEqualTo(60);
+            assertThat(plan.batteryAtPullC().p90()).isLessThanOrEqualTo(65);
+            assertThat(plan.displayAtPullC().p50()).isLessThanOrEqualTo(80);
+            assertThat(plan.displayAtPullC().p90()).isLessThanOrEqualTo(85);
+            assertThat(plan.plasticsAtPullC().p90()).isLessThanOrEqualTo(90);
+            assertThat(plan.soakSeconds()).isLessThanOrEqualTo(plan.latestSeconds());
+        });
     }
 
     @Test
     void shortAndHotWithGoodContactBeatsLongAndCool() {
         HeatPlan plan = planner(FrontCondition.INTACT).best(HeatSource.bench());
-        assertThat(plan.source()).isEqualTo(PAD);
+        assertThat(plan.source().kind()).isEqualTo(HeatSource.Kind.COMPLIANT_PAD);
         assertThat(plan.settingC()).isGreaterThanOrEqualTo(80);
         assertThat(plan.feasible()).isTrue();
         assertThat(plan.candidates()).filteredOn(HeatPlan.Candidate::chosen).hasSize(1);
@@ -49,10 +59,21 @@ class HeatPlannerTest {
     }
 
     @Test
+    void everySourceOfTheBenchIsRankedAndSaysWhyOrWhyNot() {
+        List<HeatPlan> plans = planner(FrontCondition.CRACKED).ranked(HeatSource.bench());
+        assertThat(plans)
+                .extracting(plan -> plan.source().id())
+                .containsExactlyInAnyOrder("plate-1", "plate-2", "pad-1", "bed-1", "air-1", "dryer-1");
+        assertThat(plans).allSatisfy(plan -> assertThat(plan.because()).isNotEmpty());
+        assertThat(plans.get(0).because()).first().isEqualTo("soonest within the limits");
+        assertThat(plans).isSortedAccordingTo((a, b) -> Boolean.compare(!a.feasible(), !b.feasible()));
+    }
+
+    @Test
     void theBandHoldsTheSpreadOfPlausibleBenches() {
         // The reference sampled all uncertain inputs together for 60 °C: 170/266/472 s; the bond here is asked for
         // 57.82 °C, so its own median is the nominal time of that temperature.
-        HeatPlan plan = planner(FrontCondition.INTACT).on(PLATE, 80);
+        HeatPlan plan = planner(FrontCondition.INTACT).on(PLATE, AT_80);
         assertThat(plan.readyAt().p50()).isCloseTo(229, within(15.0));
         assertThat(plan.readyAt().p10() / plan.readyAt().p50()).isBetween(0.58, 0.75);
         assertThat(plan.readyAt().p90() / plan.readyAt().p50()).isBetween(1.5, 2.0);
@@ -61,7 +82,7 @@ class HeatPlannerTest {
     @Test
     void contactDecidesMoreThanAnythingElse() {
         assertThat(planner(FrontCondition.INTACT)
-                        .on(PLATE, 80)
+                        .on(PLATE, AT_80)
                         .influences()
                         .get(0)
                         .unknown())
@@ -70,17 +91,19 @@ class HeatPlannerTest {
 
     @Test
     void shatteredGlassNeedsAboutTwiceTheTime() {
-        double whole = planner(FrontCondition.INTACT).on(PLATE, 85).readyAt().p50();
+        Setup at85 = Setup.face(85);
+        double whole = planner(FrontCondition.INTACT).on(PLATE, at85).readyAt().p50();
         double broken =
-                planner(FrontCondition.SHATTERED).on(PLATE, 85).readyAt().p50();
+                planner(FrontCondition.SHATTERED).on(PLATE, at85).readyAt().p50();
         assertThat(broken / whole).isBetween(1.8, 2.8);
     }
 
     @Test
     void aSourceThatIsTooColdSaysSo() {
         HeatPlan plan = planner(FrontCondition.INTACT)
-                .best(List.of(new HeatSource("mat", "Mat", HeatSource.Kind.PLATE, 40, 55)));
+                .best(List.of(HeatSource.face("mat", "Mat", HeatSource.Kind.PLATE, 40, 55)));
         assertThat(plan.feasible()).isFalse();
+        assertThat(plan.because()).first().asString().contains("never gets to {C:57.8}");
         assertThat(plan.candidates()).allSatisfy(c -> assertThat(c.because()).contains("never gets to {C:57.8}"));
     }
 
@@ -92,8 +115,40 @@ class HeatPlannerTest {
 
     @Test
     void aSettingTheSourceDoesNotHaveIsRefusedByName() {
-        assertThatThrownBy(() -> planner(FrontCondition.INTACT).on(PLATE, -5))
+        assertThatThrownBy(() -> planner(FrontCondition.INTACT).on(PLATE, Setup.face(-5)))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessage("settingC is -5.0; allowed: 50 to 90 °C on Plate 1");
+    }
+
+    @Test
+    void aRecipeFromElsewhereIsJudgedAndNotImproved() {
+        HeatSource pencil = HeatSource.byId(HeatSource.bench(), "air-1");
+        Setup aThumbAway = new Setup(170, 3.0, 20.0, ridgefall.core.job.Fact.Sweep.ROUND);
+        HeatPlan judged = planner(FrontCondition.INTACT).judged(pencil, aThumbAway, 90);
+        assertThat(judged.soakSeconds()).isEqualTo(90);
+        assertThat(judged.setup()).isEqualTo(aThumbAway);
+        assertThat(judged.because())
+                .first()
+                .asString()
+                .startsWith("the coldest bond gets to {C:")
+                .endsWith("it is workable from {C:57.8}");
+        assertThat(judged.because()).anyMatch(says -> says.contains("of 100 benches by then"));
+    }
+
+    @Test
+    void aRecipeThatCooksTheBatteryIsToldSo() {
+        HeatPlan judged = planner(FrontCondition.INTACT).judged(PLATE, Setup.face(90), 900);
+        assertThat(judged.because())
+                .anyMatch(says -> says.matches("the battery passes its stop of \\{C:65} on \\d+ of 100 benches"));
+    }
+
+    @ParameterizedTest
+    @EnumSource(FrontCondition.class)
+    void takenOffAtTheLatestMomentNothingRisesPastItsStopAfterwards(FrontCondition condition) {
+        HeatPlan plan = planner(condition).on(PLATE, Setup.face(90));
+        HeatPlan atTheLatest = planner(condition).judged(PLATE, Setup.face(90), plan.latestSeconds());
+        assertThat(atTheLatest.because()).noneMatch(says -> says.contains("passes its stop"));
+        HeatPlan later = planner(condition).judged(PLATE, Setup.face(90), plan.latestSeconds() + 20);
+        assertThat(later.because()).anyMatch(says -> says.contains("passes its stop") || says.contains("caution"));
     }
 }

@@ -9,9 +9,8 @@ public final class ReferenceTablet {
 
     public static HeatStack stack() {
         return new HeatStack(
-                248,
-                178,
-                18,
+                248 * 178 - (4 - Math.PI) * 18 * 18,
+                2 * (248 + 178) - 8 * 18 + 2 * Math.PI * 18,
                 5.9,
                 0.470,
                 3,

@@ -9,11 +9,11 @@ import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.MarrowbyQuire11;
+import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.CutPlan.Move;
 
 class CutPlannerTest {
-    private static final DeviceProfile QUIRE = MarrowbyQuire11.profile();
+    private static final DeviceProfile QUIRE = ShippedBook.quire11();
 
     private static CutPlan plan(List<EdgeInterval> cracks, String... freed) {
         return CutPlanner.plan(QUIRE, FrontCondition.CRACKED, cracks, List.of(freed), 57.8, 60);

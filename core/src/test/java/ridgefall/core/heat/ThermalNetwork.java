@@ -3,6 +3,7 @@ package ridgefall.core.heat;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
@@ -11,8 +12,8 @@ import org.hipparchus.linear.LUDecomposition;
  * Nodes with a heat capacity, conductances between them and to surroundings of a fixed temperature.
  *
  * <p>Time steps are Crank–Nicolson; the first {@value #DAMPED_STEPS} are taken as two backward-Euler half steps each,
- * without which the solution rings after a sudden start (Rannacher 1984). Both are linear maps, so a run computes
- * them once and then multiplies.
+ * without which the solution rings after a sudden start (Rannacher 1984). Both are linear maps with the same inverse, so
+ * a run solves once and then multiplies.
  */
 final class ThermalNetwork {
     private static final int DAMPED_STEPS = 4;
@@ -20,6 +21,7 @@ final class ThermalNetwork {
     private final double[] capacityJPerK;
     private final double[][] conductanceWPerK;
     private final double[] inflowW;
+    private int[][] linked;
 
     private ThermalNetwork(double[] capacityJPerK, double[][] conductanceWPerK, double[] inflowW) {
         this.capacityJPerK = capacityJPerK;
@@ -105,6 +107,25 @@ final class ThermalNetwork {
         return capacityJPerK.length;
     }
 
+    /** How fast each node warms, K/s; only what is linked is looked at. Written into {@code perS}. */
+    void slopes(double[] celsius, double[] perS) {
+        if (linked == null) {
+            linked = Arrays.stream(conductanceWPerK)
+                    .map(row -> IntStream.range(0, row.length)
+                            .filter(j -> row[j] != 0)
+                            .toArray())
+                    .toArray(int[][]::new);
+        }
+        for (int i = 0; i < perS.length; i++) {
+            double flow = inflowW[i];
+            double[] row = conductanceWPerK[i];
+            for (int j : linked[i]) {
+                flow -= row[j] * celsius[j];
+            }
+            perS[i] = flow / capacityJPerK[i];
+        }
+    }
+
     /** Takes a look at the temperatures after every step. */
     interface Observer {
         void at(double seconds, double[] celsius);
@@ -118,7 +139,7 @@ final class ThermalNetwork {
         double[] now = startC.clone();
         double[] next = new double[now.length];
         Step damped = backwardEuler(stepS / 2);
-        Step plain = crankNicolson(stepS);
+        Step plain = damped.extrapolated();
         for (int i = 0; i < steps; i++) {
             if (i < DAMPED_STEPS) {
                 damped.apply(now, next);
@@ -148,26 +169,15 @@ final class ThermalNetwork {
                 .toArray();
     }
 
+    /** (C/dt + K)·T' = C/dt·T + inflow, solved for T' as a matrix and a vector. */
     private Step backwardEuler(double stepS) {
-        return step(stepS, 1);
-    }
-
-    private Step crankNicolson(double stepS) {
-        return step(stepS, 0.5);
-    }
-
-    /** (C/dt + θK)·T' = (C/dt − (1−θ)K)·T + inflow, solved for T' as a matrix and a vector. */
-    private Step step(double stepS, double theta) {
         int n = size();
         double[][] left = new double[n][n];
         double[][] right = new double[n][n];
         for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                left[i][j] = theta * conductanceWPerK[i][j];
-                right[i][j] = -(1 - theta) * conductanceWPerK[i][j];
-            }
+            System.arraycopy(conductanceWPerK[i], 0, left[i], 0, n);
             left[i][i] += capacityJPerK[i] / stepS;
-            right[i][i] += capacityJPerK[i] / stepS;
+            right[i][i] = capacityJPerK[i] / stepS;
         }
         var solver = new LUDecomposition(new Array2DRowRealMatrix(left, false)).getSolver();
         double[][] columns =
@@ -178,6 +188,16 @@ final class ThermalNetwork {
 
     /** Column by column, because the JVM turns that loop into vector instructions and a sum over a row not. */
     private record Step(double[][] columns, double[] shift) {
+        /** Crank–Nicolson over twice this backward-Euler step: as far again as it went, 2·T' − T. */
+        Step extrapolated() {
+            double[][] twice = new double[columns.length][];
+            for (int j = 0; j < columns.length; j++) {
+                twice[j] = Arrays.stream(columns[j]).map(c -> 2 * c).toArray();
+                twice[j][j] -= 1;
+            }
+            return new Step(twice, Arrays.stream(shift).map(c -> 2 * c).toArray());
+        }
+
         void apply(double[] from, double[] to) {
             System.arraycopy(shift, 0, to, 0, to.length);
             for (int j = 0; j < from.length; j++) {

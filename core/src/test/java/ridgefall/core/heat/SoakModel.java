@@ -47,7 +47,7 @@ final class SoakModel {
             double[] back,
             double[] display,
             double[] battery,
-            double[] last) {
+            double[][] states) {
 
         double seconds(int index) {
             return index * stepS;
@@ -58,7 +58,7 @@ final class SoakModel {
         return record(onSource, onSource.uniform(0), stepS, steps);
     }
 
-    /** What happens after the device has left the source in the state a soak ended with. */
+    /** What happens after the device has left the source in one of the states of a soak. */
     Rise cool(double[] from, double stepS, int steps) {
         return record(network(STILL_AIR_W_PER_M2K, 0), from, stepS, steps);
     }
@@ -81,14 +81,14 @@ final class SoakModel {
                 new double[steps + 1],
                 new double[steps + 1],
                 new double[steps + 1],
-                new double[network.size()]);
+                new double[steps + 1][]);
         note(rise, 0, from);
-        double[] last = network.run(from, stepS, steps, (at, now) -> note(rise, (int) Math.round(at / stepS), now));
-        System.arraycopy(last, 0, rise.last, 0, last.length);
+        network.run(from, stepS, steps, (at, now) -> note(rise, (int) Math.round(at / stepS), now));
         return rise;
     }
 
     private void note(Rise rise, int i, double[] now) {
+        rise.states[i] = now.clone();
         rise.glass[i] = now[borderGlass];
         rise.bond[i] = bond(now);
         rise.bondCold[i] = now[bond.last()];

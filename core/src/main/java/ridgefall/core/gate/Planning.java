@@ -1,0 +1,38 @@
+package ridgefall.core.gate;
+
+import java.util.List;
+import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
+import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.CutPlanner;
+
+/**
+ * The computed plans a course stands on. A plan depends on its question alone, so whoever asks often may keep the
+ * answers: that is why this can be replaced.
+ */
+public interface Planning {
+    /** What the bench owns to warm with. */
+    default List<HeatSource> sources() {
+        return HeatSource.bench();
+    }
+
+    /** All that the way round the edge depends on; {@code freed} in the order it was freed. */
+    record CutQuestion(HeatQuestion heat, List<String> freed) {}
+
+    /** The best plan of each source, the best of all first. */
+    default List<HeatPlan> heat(HeatQuestion question) {
+        return question.ranked();
+    }
+
+    default CutPlan cut(CutQuestion question) {
+        HeatPlan heat = heat(question.heat).get(0);
+        return CutPlanner.plan(
+                question.heat.profile(),
+                question.heat.condition(),
+                question.heat.cracks(),
+                question.freed,
+                heat.workableFromC(),
+                heat.workableForSeconds().p50());
+    }
+}

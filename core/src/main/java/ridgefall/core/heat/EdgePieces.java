@@ -1,0 +1,123 @@
+package ridgefall.core.heat;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.HeatStack;
+
+/**
+ * The edge cut into equal pieces with what matters of each for heat, clockwise from position 0.
+ *
+ * @param workingStretch where air goes stretch by stretch, as on the longest straight edge: no other takes longer
+ * @param stretches how many of them go round the edge
+ */
+record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingStretch, int stretches) {
+    /** As much as air can keep warm at a time: about a hand's width. */
+    private static final double STRETCH_MM = 100;
+
+    /** A bent frame is lifted over this share of its shorter side, to both sides of the corner. */
+    private static final double LIFTED_SHARE = 0.5;
+
+    /** Share of the heat along the glass that still gets across cracks; an estimate. */
+    private static final double ACROSS_CRACKS = 0.3;
+
+    private static final int LEAST = 12;
+    private static final int MOST = 160;
+
+    /**
+     * @param gapMm air under this piece when the front lies on a flat plate
+     * @param cracked glass that is broken here touches badly
+     * @param place as it is called at the bench
+     */
+    record Piece(double fromMm, double lengthMm, double ledgeMm, double gapMm, boolean cracked, String place) {
+        double middleMm() {
+            return fromMm + lengthMm / 2;
+        }
+    }
+
+    /** @param pieceMm about how long a piece is to be; there are {@value #LEAST} to {@value #MOST} of them */
+    static EdgePieces of(DeviceProfile profile, List<EdgeInterval> cracks, List<BendMarked> bends, double pieceMm) {
+        EdgeLine edge = profile.edge();
+        double perimeter = edge.lengthMm();
+        int count = (int) Math.min(MOST, Math.max(LEAST, Math.round(perimeter / pieceMm)));
+        double length = perimeter / count;
+        List<Piece> pieces = IntStream.range(0, count)
+                .mapToObj(i -> {
+                    EdgeInterval here = new EdgeInterval(i * length, length);
+                    double middle = here.middleMm(perimeter);
+                    return new Piece(
+                            i * length,
+                            length,
+                            profile.ledgeMm().at(middle),
+                            gapMm(edge, bends, middle),
+                            cracks.stream().anyMatch(crack -> crack.overlaps(here, perimeter)),
+                            profile.placeName(edge.landmarkAt(middle)));
+                })
+                .toList();
+        EdgeInterval longest = edge.parts().stream()
+                .filter(part -> !part.landmark().isCorner())
+                .map(EdgeLine.Part::interval)
+                .max(Comparator.comparingDouble(EdgeInterval::lengthMm))
+                .orElse(new EdgeInterval(0, perimeter));
+        return new EdgePieces(
+                perimeter, pieces, workedAtATime(longest, perimeter), (int) Math.ceil(perimeter / STRETCH_MM));
+    }
+
+    private static EdgeInterval workedAtATime(EdgeInterval longest, double perimeterMm) {
+        double length = Math.min(longest.lengthMm(), STRETCH_MM);
+        double from = longest.fromMm() + (longest.lengthMm() - length) / 2;
+        return new EdgeInterval(from % perimeterMm, length);
+    }
+
+    /** A device of which nothing is known but its layers. */
+    static EdgePieces alike(HeatStack stack, int count) {
+        double perimeter = stack.perimeterM() * 1e3;
+        double length = perimeter / count;
+        return new EdgePieces(
+                perimeter,
+                IntStream.range(0, count)
+                        .mapToObj(i -> new Piece(i * length, length, stack.ledgeWidthMm(), 0, false, "edge"))
+                        .toList(),
+                workedAtATime(new EdgeInterval(0, perimeter / 3.4), perimeter),
+                (int) Math.ceil(perimeter / STRETCH_MM));
+    }
+
+    private static double gapMm(EdgeLine edge, List<BendMarked> bends, double positionMm) {
+        double reach = LIFTED_SHARE * Math.min(edge.widthMm(), edge.heightMm());
+        double gap = 0;
+        for (BendMarked bend : bends) {
+            double corner = edge.interval(bend.corner()).middleMm(edge.lengthMm());
+            double off = Math.abs(positionMm - corner);
+            double distance = Math.min(off, edge.lengthMm() - off);
+            gap = Math.max(gap, bend.gapMm() * Math.max(0, 1 - distance / reach));
+        }
+        return gap;
+    }
+
+    int count() {
+        return pieces.size();
+    }
+
+    HeatRing ring(HeatStack stack) {
+        return new HeatRing(
+                stack,
+                pieces.stream().mapToDouble(Piece::lengthMm).toArray(),
+                pieces.stream().mapToDouble(Piece::ledgeMm).toArray(),
+                pieces.stream()
+                        .mapToDouble(p -> p.cracked() ? ACROSS_CRACKS : 1)
+                        .toArray());
+    }
+
+    /** The pieces of the working stretch; where all are longer than it, the one in its middle. */
+    int[] onWorkingStretch() {
+        int[] on = IntStream.range(0, count())
+                .filter(i -> workingStretch.contains(pieces.get(i).middleMm(), perimeterMm))
+                .toArray();
+        double middle = workingStretch.middleMm(perimeterMm);
+        return on.length > 0 ? on : new int[] {(int) (middle / perimeterMm * count()) % count()};
+    }
+}

@@ -1,0 +1,85 @@
+package ridgefall.core.heat;
+
+import java.util.List;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.job.Damage;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.job.JobState;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+
+/** All that a soak depends on: the device with its damage, and what the bench owns. */
+public record HeatQuestion(
+        DeviceProfile profile,
+        FrontCondition condition,
+        List<EdgeInterval> cracks,
+        List<BendMarked> bends,
+        boolean batteryOut,
+        List<HeatSource> sources) {
+    /** What a room usually has, °C. */
+    public static final double ROOM_C = 22;
+
+    /** With the battery in. */
+    public HeatQuestion(
+            DeviceProfile profile,
+            FrontCondition condition,
+            List<EdgeInterval> cracks,
+            List<BendMarked> bends,
+            List<HeatSource> sources) {
+        this(profile, condition, cracks, bends, false, sources);
+    }
+
+    /** Until the front was looked at, the question is about the worst. */
+    public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources) {
+        return new HeatQuestion(
+                profile,
+                state.front().orElse(FrontCondition.SHATTERED),
+                Damage.edgeCracks(profile, state),
+                state.bends(),
+                state.passed(HeatStation.BATTERY_OUT),
+                sources);
+    }
+
+    public HeatSource source(String id) {
+        return HeatSource.byId(sources, id);
+    }
+
+    /** As it is called at the bench; of a source that is gone, what the journal calls it. */
+    public String sourceName(String id) {
+        return sources.stream()
+                .filter(source -> source.id().equals(id))
+                .map(HeatSource::name)
+                .findFirst()
+                .orElse(id.replace('-', ' '));
+    }
+
+    HeatedDevice device(double pieceMm) {
+        HeatedDevice device = HeatedDevice.of(profile, condition, cracks, bends, pieceMm);
+        return batteryOut ? device.withoutBattery() : device;
+    }
+
+    HeatedDevice device() {
+        return device(HeatedDevice.PLANNING_MM);
+    }
+
+    /** @param benches how many plausible benches to weigh: {@link HeatPlanner#FULL}, or few for a first look */
+    public HeatPlanner planner(int benches) {
+        return new HeatPlanner(device(), ROOM_C, benches);
+    }
+
+    /** The best plan of each source the bench owns, the best of all first. */
+    public List<HeatPlan> ranked() {
+        return planner(HeatPlanner.FULL).ranked(sources);
+    }
+
+    /**
+     * A plan that is there before anyone can look away: few benches, and only the sources that the front lies on where
+     * the bench owns one. Its band is rough; nothing is judged by it.
+     */
+    public HeatPlan firstLook() {
+        List<HeatSource> faces =
+                sources.stream().filter(source -> !source.kind().air()).toList();
+        return new HeatPlanner(device(HeatedDevice.FIRST_LOOK_MM), ROOM_C, HeatPlanner.QUICK)
+                .best(faces.isEmpty() ? sources : faces);
+    }
+}

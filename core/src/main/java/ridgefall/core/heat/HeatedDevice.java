@@ -1,0 +1,60 @@
+package ridgefall.core.heat;
+
+import java.util.List;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.profile.HeatStack;
+
+/**
+ * A device as it comes to a source: its layers, its damage, and what it must not pass.
+ *
+ * @param profileId the device in the book; what was measured of one holds for its like
+ * @param workableFromC bond temperature from which the pick goes through without force; infinite where none does
+ */
+record HeatedDevice(
+        String profileId,
+        HeatStack stack,
+        FrontCondition condition,
+        EdgePieces pieces,
+        double workableFromC,
+        HeatLimits limits) {
+    /** Below this conductivity a frame is plastic, and its bezel faces the source. */
+    private static final double PLASTIC_W_PER_MK = 1;
+
+    /** Pieces of a plan: fine enough for a crack or a lifted corner, coarse enough to run hundreds of benches. */
+    static final double PLANNING_MM = 30;
+
+    static final double FIRST_LOOK_MM = 70;
+
+    static HeatedDevice of(
+            DeviceProfile profile,
+            FrontCondition condition,
+            List<EdgeInterval> cracks,
+            List<BendMarked> bends,
+            double pieceMm) {
+        return new HeatedDevice(
+                profile.id(),
+                profile.heat(),
+                condition,
+                EdgePieces.of(profile, cracks, bends, pieceMm),
+                profile.factoryAdhesive().workableFromC(HeatPlanner.WORKABLE_N_PER_MM),
+                profile.limits());
+    }
+
+    /** The battery's place is empty; what is left warms sooner. */
+    HeatedDevice withoutBattery() {
+        return new HeatedDevice(
+                profileId, stack.withoutBattery(), condition, pieces, workableFromC, limits.withoutBattery());
+    }
+
+    boolean plasticBezel() {
+        return plasticBezel(stack);
+    }
+
+    static boolean plasticBezel(HeatStack stack) {
+        return stack.ledge().conductivityWPerMK() < PLASTIC_W_PER_MK;
+    }
+}

@@ -1,0 +1,158 @@
+package ridgefall.core.heat;
+
+import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.heat.EdgePieces.Piece;
+import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.material.FrontCondition;
+
+/**
+ * Where and when a source meets the front. A face touches all but what is lifted off it or broken; an outlet warms a
+ * spot that moves: round the border, or to and fro along the working stretch.
+ */
+final class Meeting {
+    /** How fast an outlet is led along the border. */
+    static final double LED_MM_PER_S = 20;
+
+    /** A pad gives way to gaps up to this. */
+    private static final double PAD_GIVES_MM = 1.5;
+
+    /** A device that has slipped lies on one edge; this is the air under what matters, on the safe side. */
+    private static final double SLIPPED_GAP_MM = 2;
+
+    private static final int LOOKS_PER_STEP = 8;
+
+    private final EdgePieces pieces;
+    private final HeatSource source;
+    private final Setup setup;
+    private final double crackedShare;
+    private final double stepS;
+    /** Conduction along the glass, W/K for a square of it; what air warms beside the border flows into it as from a fin. */
+    private final double glassWPerK;
+
+    private final double[] ledgeM;
+    /** For outlets: the share of the spot's middle that each piece gets in each step. */
+    private final double[][] spot;
+
+    Meeting(HeatedDevice device, HeatSource source, Setup setup, double stepS, int steps) {
+        this.pieces = device.pieces();
+        this.source = source;
+        this.setup = setup;
+        this.stepS = stepS;
+        this.glassWPerK = device.stack().glass().conductivityWPerMK()
+                * device.stack().glass().thicknessM();
+        this.ledgeM = pieces.pieces().stream()
+                .mapToDouble(piece -> piece.ledgeMm() / 1e3)
+                .toArray();
+        this.crackedShare = Math.min(
+                1,
+                source.contact(FrontCondition.SHATTERED, setup).typical()
+                        / source.contact(device.condition(), setup).typical());
+        this.spot = source.kind().air() ? spots(steps) : null;
+    }
+
+    /** The pieces that are meant to get warm. */
+    int[] targets() {
+        if (setup.sweep() == Sweep.STRETCH_BY_STRETCH) {
+            return pieces.onWorkingStretch();
+        }
+        int[] all = new int[pieces.count()];
+        Arrays.setAll(all, i -> i);
+        return all;
+    }
+
+    /** How often the same is done to one stretch after the other. */
+    int dwells() {
+        return setup.sweep() == Sweep.STRETCH_BY_STRETCH ? pieces.stretches() : 1;
+    }
+
+    /**
+     * @param contactWPerM2K from a face into whole glass that lies flat, or in the middle of the spot
+     * @param riseK of the face or the air over the room, by the time since the source met the front
+     * @param flat false once it has slipped
+     */
+    Exposure.Over over(HeatRing ring, double contactWPerM2K, DoubleUnaryOperator riseK, boolean flat) {
+        return source.kind().air() ? led(ring, contactWPerM2K, riseK) : lying(contactWPerM2K, riseK, flat);
+    }
+
+    private Exposure.Over lying(double contact, DoubleUnaryOperator riseK, boolean flat) {
+        double[] transfer = pieces.pieces().stream()
+                .mapToDouble(piece -> touching(contact * (piece.cracked() ? crackedShare : 1), gapMm(piece, flat)))
+                .toArray();
+        double centre = touching(contact, flat ? 0 : SLIPPED_GAP_MM);
+        Exposure[] last = {null};
+        return (from, to) -> {
+            double rise = riseK.applyAsDouble((from + to) / 2);
+            if (last[0] == null || last[0].centreRiseK() != rise) {
+                double[] rises = new double[transfer.length];
+                Arrays.fill(rises, rise);
+                last[0] = new Exposure(transfer, rises, centre, rise);
+            }
+            return last[0];
+        };
+    }
+
+    private double gapMm(Piece piece, boolean flat) {
+        double gap = piece.gapMm() + (flat ? 0 : SLIPPED_GAP_MM);
+        boolean gives = source.kind() == HeatSource.Kind.COMPLIANT_PAD || source.kind() == HeatSource.Kind.REUSABLE_PAD;
+        return gives ? Math.max(0, gap - PAD_GIVES_MM) : gap;
+    }
+
+    private static double touching(double contact, double gapMm) {
+        if (gapMm <= 0) {
+            return contact;
+        }
+        return 1 / (1 / contact + 1 / (HeatRing.AIR_W_PER_MK / (gapMm / 1e3) + HeatRing.RADIATION_W_PER_M2K));
+    }
+
+    private Exposure.Over led(HeatRing ring, double contact, DoubleUnaryOperator riseK) {
+        double still = Exposure.STILL_AIR_W_PER_M2K;
+        // Half of the spot falls on the border and beyond it, half on the glass inside.
+        double inside = contact * Math.PI / 8 * Math.pow(source.spotMm() / 1e3, 2) / ring.centreM2();
+        return (from, to) -> {
+            double rise = riseK.applyAsDouble((from + to) / 2);
+            double[] share = spot[(int) (Math.round(from / stepS) % spot.length)];
+            double[] transfer = new double[share.length];
+            double[] rises = new double[share.length];
+            for (int i = 0; i < share.length; i++) {
+                double blown = contact * share[i];
+                double taken = blown + Math.sqrt(blown * glassWPerK) / ledgeM[i];
+                transfer[i] = still + taken;
+                rises[i] = rise * taken / transfer[i];
+            }
+            return new Exposure(transfer, rises, still + inside, rise * inside / (still + inside));
+        };
+    }
+
+    private double[][] spots(int steps) {
+        double[][] shares = new double[steps][pieces.count()];
+        double perimeter = pieces.perimeterMm();
+        for (int step = 0; step < steps; step++) {
+            for (int look = 0; look < LOOKS_PER_STEP; look++) {
+                double at = position((step + (look + 0.5) / LOOKS_PER_STEP) * stepS);
+                for (int i = 0; i < pieces.count(); i++) {
+                    double off = Math.abs(pieces.pieces().get(i).middleMm() - at) % perimeter;
+                    double distance = Math.min(off, perimeter - off) / source.spotMm();
+                    // A bell as wide as the spot at half its height.
+                    shares[step][i] += Math.exp(-4 * Math.log(2) * distance * distance) / LOOKS_PER_STEP;
+                }
+            }
+        }
+        return shares;
+    }
+
+    private double position(double seconds) {
+        double led = LED_MM_PER_S * seconds;
+        if (setup.sweep() == Sweep.ROUND) {
+            return led % pieces.perimeterMm();
+        }
+        EdgeInterval stretch = pieces.workingStretch();
+        // Over its ends by a quarter of the spot: else they would stay behind.
+        double over = source.spotMm() / 4;
+        double way = stretch.lengthMm() + 2 * over;
+        double phase = led % (2 * way);
+        double along = (phase <= way ? phase : 2 * way - phase) - over;
+        return (stretch.fromMm() + along + pieces.perimeterMm()) % pieces.perimeterMm();
+    }
+}

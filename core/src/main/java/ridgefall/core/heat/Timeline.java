@@ -1,0 +1,221 @@
+package ridgefall.core.heat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.IntToDoubleFunction;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobState.Happening;
+import ridgefall.core.job.JobState.Soak;
+
+/**
+ * What was done to a device, from the first soak that it still feels: on which source, how set, lying how, and when it was
+ * off. Times in s from that soak's start.
+ *
+ * @param lastFromS when the last soak began
+ * @param endedS when it came off; infinite while it runs
+ * @param tried what was tried and measured by hand meanwhile
+ * @param steps of {@link Benches#STEP_S} until nothing more is asked for
+ */
+record Timeline(
+        HeatedDevice device, List<Phase> phases, List<Happening> tried, double lastFromS, double endedS, int steps) {
+    static final double STEP_S = Benches.STEP_S;
+    private static final double HORIZON_S = 900;
+    private static final double COOLING_S = 420;
+    /** A device that has lain longer than this has forgotten its first soak. */
+    static final double FORGETS_S = 2400;
+
+    private static final int SPOTS = (int) Math.ceil(HORIZON_S / STEP_S);
+
+    /**
+     * One source in one setting, from one moment on; a source of null is the air of the room.
+     *
+     * @param beforeC the setting it comes from, or null
+     */
+    record Phase(double fromS, HeatSource source, Setup setup, Double beforeC, boolean flat) {}
+
+    /** @param soaks of one job in their order, at least one */
+    static Timeline of(HeatQuestion question, List<Soak> soaks) {
+        return of(question, question.device(), soaks);
+    }
+
+    static Timeline of(HeatQuestion question, HeatedDevice device, List<Soak> soaks) {
+        List<Soak> felt = felt(soaks);
+        Soak last = soaks.get(soaks.size() - 1);
+        List<Phase> phases = new ArrayList<>();
+        List<Happening> tried = new ArrayList<>();
+        for (Soak soak : felt) {
+            lay(question, soak, since(felt.get(0), soak), phases, tried);
+        }
+        double lastFromS = since(felt.get(0), last);
+        double endedS = last.running()
+                ? Double.POSITIVE_INFINITY
+                : lastFromS + seconds(Duration.between(last.startedAt(), last.endedAt()));
+        double latest = Stream.concat(
+                        phases.stream().map(Phase::fromS), tried.stream().map(Happening::seconds))
+                .reduce(lastFromS, Math::max);
+        double until = last.running() ? latest + HORIZON_S : endedS + COOLING_S;
+        return new Timeline(device, phases, tried, lastFromS, endedS, (int) Math.ceil(until / STEP_S));
+    }
+
+    private static List<Soak> felt(List<Soak> soaks) {
+        int first = soaks.size() - 1;
+        Soak last = soaks.get(first);
+        while (first > 0
+                && seconds(Duration.between(
+                                soaks.get(first - 1).endedAt(), soaks.get(first).startedAt()))
+                        < COOLING_S
+                && since(soaks.get(first - 1), last) < FORGETS_S) {
+            first--;
+        }
+        return soaks.subList(first, soaks.size());
+    }
+
+    private static double since(Soak first, Soak soak) {
+        return seconds(Duration.between(first.startedAt(), soak.startedAt()));
+    }
+
+    private static double seconds(Duration duration) {
+        return duration.toMillis() / 1000.0;
+    }
+
+    private static void lay(HeatQuestion question, Soak soak, double fromS, List<Phase> phases, List<Happening> tried) {
+        HeatSource source = question.source(soak.sourceId());
+        Setup setup = Setup.of(soak.started());
+        boolean flat = true;
+        phases.add(new Phase(fromS, source, setup, null, true));
+        for (Happening happening : soak.happened()) {
+            double at = fromS + happening.seconds();
+            if (happening.fact() instanceof Fact.SettingChanged f) {
+                phases.add(new Phase(at, source, setup.at(f.settingC()), setup.settingC(), flat));
+                setup = setup.at(f.settingC());
+            } else if (happening.fact() instanceof Fact.LyingChanged f) {
+                flat = f.flat();
+                phases.add(new Phase(at, source, setup, null, flat));
+            } else {
+                tried.add(new Happening(at, happening.fact()));
+            }
+        }
+        if (!soak.running()) {
+            double ended = fromS + seconds(Duration.between(soak.startedAt(), soak.endedAt()));
+            phases.add(new Phase(ended, null, null, null, true));
+        }
+    }
+
+    int step(double seconds) {
+        return (int) Math.min(steps, Math.max(0, Math.round(seconds / STEP_S)));
+    }
+
+    /**
+     * One bench taken through all of it.
+     *
+     * @param scores of the {@link Unknown}s for a source
+     */
+    Passage pass(Function<HeatSource, double[]> scores) {
+        return pass(scores, UnaryOperator.identity());
+    }
+
+    /** @param touching what becomes of an exposure where a bench is not as even as the plan takes it to be */
+    Passage pass(Function<HeatSource, double[]> scores, UnaryOperator<Exposure> touching) {
+        HeatSource first = phases.get(0).source();
+        HeatRing ring =
+                device.pieces().ring(bench(first, phases.get(0).setup(), scores).stack());
+        Exposure still = Exposure.stillAir(ring.pieces());
+        List<Exposure.Over> over = phases.stream()
+                .map(phase -> phase.source() == null
+                        ? (Exposure.Over) (from, to) -> still
+                        : over(phase, ring, bench(phase.source(), phase.setup(), scores)))
+                .toList();
+        Map<Exposure, Exposure> met = new IdentityHashMap<>();
+        Exposure.Over all = (from, to) -> {
+            int at = phases.size() - 1;
+            while (at > 0 && phases.get(at).fromS() > from + STEP_S / 2) {
+                at--;
+            }
+            double began = phases.get(at).fromS();
+            Exposure exposure = over.get(at).between(Math.max(0, from - began), Math.max(STEP_S, to - began));
+            return phases.get(at).source() == null ? exposure : met.computeIfAbsent(exposure, touching);
+        };
+        double[][] bondC = new double[steps + 1][];
+        double[] frameC = new double[steps + 1];
+        double[] glassC = new double[steps + 1];
+        int[] step = {0};
+        HeatRing.Observer noting = (seconds, state) -> {
+            int i = step[0]++;
+            bondC[i] = IntStream.range(0, ring.pieces())
+                    .mapToDouble(piece -> HeatQuestion.ROOM_C + ring.bond(state, piece))
+                    .toArray();
+            frameC[i] = HeatQuestion.ROOM_C + mean(ring, piece -> ring.rim(state, piece));
+            glassC[i] = HeatQuestion.ROOM_C + mean(ring, piece -> ring.glass(state, piece));
+        };
+        noting.at(0, ring.atRoom());
+        Track.Look look = new Track.Look(ring, targets(), 1, device.plasticBezel());
+        Track track = look.run(ring.atRoom(), all, STEP_S, steps, 0, noting);
+        return new Passage(bondC, frameC, glassC, new Latest.Course(track, look, all, 1));
+    }
+
+    private static double mean(HeatRing ring, IntToDoubleFunction ofPiece) {
+        return IntStream.range(0, ring.pieces()).mapToDouble(ofPiece).average().orElseThrow();
+    }
+
+    /** The pieces that are meant to get warm in the last soak. */
+    int[] targets() {
+        Phase last = phases.get(phases.size() - 1);
+        Phase on = last.source() == null ? phases.get(phases.size() - 2) : last;
+        return new Meeting(device, on.source(), on.setup(), STEP_S, 1).targets();
+    }
+
+    private Unknown.Bench bench(HeatSource source, Setup setup, Function<HeatSource, double[]> scores) {
+        return Unknown.bench(device.stack(), source, source.contact(device.condition(), setup), scores.apply(source));
+    }
+
+    private Exposure.Over over(Phase phase, HeatRing ring, Unknown.Bench bench) {
+        HeatSource source = phase.source();
+        double rise = bench.riseK(source, phase.setup(), phase.setup().settingC(), HeatQuestion.ROOM_C);
+        double before = phase.beforeC() == null
+                ? rise
+                : bench.riseK(source, phase.setup(), phase.beforeC(), HeatQuestion.ROOM_C);
+        return new Meeting(device, source, phase.setup(), STEP_S, SPOTS)
+                .over(
+                        ring,
+                        bench.contactWPerM2K(),
+                        s -> source.kept(s) * (rise + (before - rise) * source.lagging(s)),
+                        phase.flat());
+    }
+
+    /**
+     * What one bench goes through, in °C at equal steps.
+     *
+     * @param bondC step by piece
+     * @param frameC mean round the edge
+     * @param glassC mean over the border
+     */
+    record Passage(double[][] bondC, double[] frameC, double[] glassC, Latest.Course course) {
+        double coldestC(int step, int[] pieces) {
+            double coldest = Double.POSITIVE_INFINITY;
+            for (int piece : pieces) {
+                coldest = Math.min(coldest, bondC[step][piece]);
+            }
+            return coldest;
+        }
+
+        /** Between the steps too. */
+        double at(Fact.Surface surface, double seconds) {
+            double[] curve = of(surface);
+            double at = Math.min(curve.length - 1.0, Math.max(0, seconds / STEP_S));
+            int below = (int) at;
+            int above = Math.min(curve.length - 1, below + 1);
+            return curve[below] + (at - below) * (curve[above] - curve[below]);
+        }
+
+        double[] of(Fact.Surface surface) {
+            return surface == Fact.Surface.FRAME ? frameC : glassC;
+        }
+    }
+}

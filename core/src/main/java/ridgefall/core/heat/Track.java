@@ -1,0 +1,101 @@
+package ridgefall.core.heat;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One run of a device on a source, reduced to what decides: K above the room at equal steps from the start. What must
+ * not get too hot is the greatest so far; what has to get warm is as it is.
+ *
+ * @param bond the coldest of the pieces that are meant to get warm
+ * @param rim the frame at the coldest of them
+ * @param display its hottest cell, or the bond line's glass side at its edge where that is hotter: the display ends
+ *     behind the same glass
+ * @param plastics the bezel where it faces the source, else the frame at its hottest
+ * @param snapshots the whole state, every {@value #SNAPSHOT} steps
+ */
+record Track(
+        double stepS,
+        double[] bond,
+        double[] rim,
+        double[] battery,
+        double[] display,
+        double[] plastics,
+        List<double[]> snapshots) {
+    static final int SNAPSHOT = 8;
+
+    /** How a run is looked at. */
+    record Look(HeatRing ring, int[] targets, int dwells, boolean plasticBezel) {
+
+        Track run(double[] from, Exposure.Over over, double stepS, int steps, double startS) {
+            return run(from, over, stepS, steps, startS, (seconds, state) -> {});
+        }
+
+        Track run(
+                double[] from,
+                Exposure.Over over,
+                double stepS,
+                int steps,
+                double startS,
+                HeatRing.Observer alsoSeenBy) {
+            Track track = new Track(
+                    stepS,
+                    new double[steps + 1],
+                    new double[steps + 1],
+                    new double[steps + 1],
+                    new double[steps + 1],
+                    new double[steps + 1],
+                    new ArrayList<>());
+            note(track, 0, from);
+            int[] step = {0};
+            ring.run(from, startS, over, stepS, steps, (seconds, state) -> {
+                note(track, ++step[0], state);
+                alsoSeenBy.at(seconds, state);
+            });
+            return track;
+        }
+
+        /** From a state on in the air of the room. */
+        Track cooling(double[] from, double stepS, int steps) {
+            Exposure air = Exposure.stillAir(ring.pieces());
+            return run(from, (a, b) -> air, stepS, steps, 0);
+        }
+
+        private void note(Track track, int i, double[] state) {
+            double bond = Double.POSITIVE_INFINITY;
+            double rim = Double.POSITIVE_INFINITY;
+            for (int piece : targets) {
+                bond = Math.min(bond, ring.bond(state, piece));
+                rim = Math.min(rim, ring.rim(state, piece));
+            }
+            double edge = 0;
+            double bezel = 0;
+            for (int piece = 0; piece < ring.pieces(); piece++) {
+                edge = Math.max(edge, ring.bondAtGlass(state, piece));
+                bezel = Math.max(bezel, plasticBezel ? ring.glass(state, piece) : ring.rim(state, piece));
+            }
+            // Heat flows are linear and none cools: what other edges' turns add is at most this one's own peak again.
+            double centre = ring.display(state);
+            track.bond[i] = bond;
+            track.rim[i] = rim;
+            track.battery[i] = peak(track.battery, i, dwells * ring.battery(state));
+            track.display[i] = peak(track.display, i, Math.max(centre, edge) + (dwells - 1) * centre);
+            track.plastics[i] = peak(track.plastics, i, bezel + (dwells - 1) * ring.back(state));
+            if (i % SNAPSHOT == 0) {
+                track.snapshots.add(state.clone());
+            }
+        }
+
+        private static double peak(double[] sofar, int i, double now) {
+            return i == 0 ? now : Math.max(sofar[i - 1], now);
+        }
+
+        /** The whole state after some steps of a run. */
+        double[] state(Track track, Exposure.Over over, int steps) {
+            int at = steps / SNAPSHOT;
+            double from = at * SNAPSHOT * track.stepS;
+            return ring.run(
+                    track.snapshots.get(at), from, over, track.stepS, steps - at * SNAPSHOT, (seconds, state) -> {});
+        }
+    }
+}

@@ -1,0 +1,78 @@
+package ridgefall.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.locationtech.jts.densify.Densifier;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.edge.Point;
+import ridgefall.core.profile.DeviceProfile;
+
+/** What drawn damage means for the edge: where a crack runs over the bond line. */
+public final class Damage {
+    private static final GeometryFactory GEOMETRY = new GeometryFactory();
+    private static final double STEP_MM = 0.5;
+    /** A crack that ends this close to the border will run into it when the glass is lifted. */
+    private static final double REACH_MM = 2;
+    /** Half the least width along the edge that a crack is taken to have. */
+    private static final double HALF_MM = 4;
+
+    private Damage() {}
+
+    public static double lengthMm(List<Point> line) {
+        return line(line).getLength();
+    }
+
+    /** All places along the edge where a crack crosses the bond line: tapped, drawn, or come since. */
+    public static List<EdgeInterval> edgeCracks(DeviceProfile profile, JobState state) {
+        Stream<EdgeInterval> drawn = state.marks().stream()
+                .filter(mark -> mark.mark() instanceof IntakeFact.CrackDrawn)
+                .flatMap(mark -> onEdge(profile, ((IntakeFact.CrackDrawn) mark.mark()).line()).stream());
+        return Stream.concat(state.cracks().stream(), drawn).toList();
+    }
+
+    private static LineString line(List<Point> points) {
+        return GEOMETRY.createLineString(
+                points.stream().map(p -> new Coordinate(p.xMm(), p.yMm())).toArray(Coordinate[]::new));
+    }
+
+    /** One interval for every run of the line within the border. */
+    private static List<EdgeInterval> onEdge(DeviceProfile profile, List<Point> points) {
+        EdgeLine edge = profile.edge();
+        List<EdgeInterval> found = new ArrayList<>();
+        List<Double> run = new ArrayList<>();
+        for (Coordinate at : Densifier.densify(line(points), STEP_MM).getCoordinates()) {
+            double position = edge.positionOf(at);
+            double inside = edge.pointAt(position).distance(at);
+            if (inside <= profile.borderMm().at(position) + REACH_MM) {
+                run.add(position);
+            } else if (!run.isEmpty()) {
+                found.add(around(run, edge.lengthMm()));
+                run.clear();
+            }
+        }
+        if (!run.isEmpty()) {
+            found.add(around(run, edge.lengthMm()));
+        }
+        return found;
+    }
+
+    /** From the first place of a run as far as it strays to both sides, the short way round. */
+    private static EdgeInterval around(List<Double> positions, double perimeter) {
+        double origin = positions.get(0);
+        double back = 0;
+        double ahead = 0;
+        for (double position : positions) {
+            double from = ((position - origin) % perimeter + perimeter) % perimeter;
+            double signed = from > perimeter / 2 ? from - perimeter : from;
+            back = Math.min(back, signed);
+            ahead = Math.max(ahead, signed);
+        }
+        double start = ((origin + back) % perimeter + perimeter) % perimeter;
+        return new EdgeInterval(start, ahead - back).grown(HALF_MM, perimeter);
+    }
+}

@@ -1,0 +1,203 @@
+package ridgefall.core.gate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import ridgefall.core.bond.BondStation;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.edge.Point;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Answer;
+import ridgefall.core.job.Fact.CheckAnswered;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.job.IntakeFact.CrackDrawn;
+import ridgefall.core.job.IntakeFact.MarkRemoved;
+import ridgefall.core.job.PartsFact;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.Grade;
+import ridgefall.core.profile.PartKind;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.units.NotAllowed;
+
+/** What a device is like changes its course; every shipped one reaches its owner. */
+class EveryDeviceTest {
+    private static final DeviceProfile CRATE = ShippedBook.profile("drumlin-crate-10");
+    private static final DeviceProfile SATCHEL = ShippedBook.profile("sillery-satchel-7");
+
+    static Stream<DeviceProfile> devices() {
+        return ShippedBook.documents()
+                .flatMap(document -> Stream.concat(
+                        Stream.of(DeviceProfile.of(document, 1, null)),
+                        document.variants().stream().map(v -> DeviceProfile.of(document, 1, v.id()))));
+    }
+
+    @ParameterizedTest
+    @MethodSource("devices")
+    void goesThroughAllStationsByTappingWhatIsOfferedNext(DeviceProfile device) {
+        Journey journey = new Journey(device).toTheEnd();
+        assertThat(journey.state().handedOverAt()).as(device.name()).isPresent();
+    }
+
+    private static List<String> stepIds(Journey journey, Station station) {
+        return journey.course().steps().stream()
+                .filter(step -> step.station() == station)
+                .map(Step::id)
+                .toList();
+    }
+
+    @Test
+    void aFrontHeldByClipsIsNeitherWarmedNorCut() {
+        Journey journey = new Journey(CRATE).until(Station.SEPARATE);
+        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 70, 60, null, null, null)))
+                .extracting(Hold::id)
+                .contains("heat.clips");
+        assertThat(stepIds(journey, Station.SEPARATE))
+                .contains("separate.clip-top-1", "separate.open")
+                .noneMatch(id -> id.equals("separate.top"));
+        assertThat(journey.holds(new Fact.FrontOpened())).extracting(Hold::id).containsExactly("separate.clips");
+        assertThat(stepIds(journey, Station.BOND)).containsExactly("bond.gasket");
+    }
+
+    @Test
+    void nothingIsComputedForABondThatIsNotThere() {
+        Course course = new Journey(CRATE).course();
+        assertThatThrownBy(course::heatPlans).hasMessageContaining("clips hold this one");
+        assertThatThrownBy(course::cutPlan).isInstanceOf(NotAllowed.class);
+        assertThat(BondStation.strips(CRATE, course.state())).isEmpty();
+        assertThat(BondStation.strips(Journey.QUIRE, course.state())).hasSize(3);
+        assertThat(BondStation.strips(ShippedBook.profile("pellow-dial-41"), course.state()))
+                .isEmpty();
+    }
+
+    @Test
+    void clipsOnTheHingeEdgeComeLast() {
+        List<String> steps = stepIds(new Journey(CRATE), Station.SEPARATE);
+        // The hatch edge is the hinge; its three clips stand right before the opening.
+        assertThat(steps.subList(steps.size() - 4, steps.size() - 1))
+                .allMatch(id -> id.startsWith("separate.clip-left"));
+    }
+
+    @Test
+    void aBatteryBehindAClipOffBackComesOutBeforeAnyHeat() {
+        Journey journey = new Journey(SATCHEL).until(Station.HEAT);
+        assertThat(stepIds(journey, Station.HEAT)).contains("heat.battery-out");
+        assertThat(stepIds(new Journey(), Station.HEAT)).doesNotContain("heat.battery-out");
+    }
+
+    @Test
+    void loosePlasticComesOffABezelThatSoftensAndNowhereElse() {
+        assertThat(stepIds(new Journey(SATCHEL).until(Station.HEAT), Station.HEAT))
+                .contains("heat.plastics");
+        assertThat(stepIds(new Journey().until(Station.HEAT), Station.HEAT))
+                .doesNotContain("heat.plastics")
+                .contains("heat.taped", "heat.cleared", "heat.powered", "heat.guarded");
+    }
+
+    @Test
+    void whatCannotBeSwitchedOffIsLiveUntilIsolationIsProven() {
+        Journey journey = new Journey().append(new Fact.PowerSeen(false)).until(Station.STRIP);
+        assertThat(journey.course().cautions(Station.HEAT))
+                .singleElement()
+                .asString()
+                .startsWith("Live:");
+        assertThat(stepIds(journey, Station.STRIP)).startsWith("strip.isolate", "strip.proven", "strip.screws");
+        journey.append(new Fact.BatteryIsolated(Fact.Isolation.UNPLUGGED)).append(new Fact.IsolationProven());
+        assertThat(journey.course().cautions(Station.STRIP)).isEmpty();
+        assertThat(stepIds(new Journey(), Station.STRIP)).startsWith("strip.screws");
+    }
+
+    @Test
+    void aCrackDrawnToTheEdgeMakesCuttingShallowThereAndIsSaidAtLaterStations() {
+        // The top edge's position 124 lies at x = 16 + 124 = 140 of the demo tablet.
+        Journey journey = new Journey()
+                .append(new CrackDrawn(List.of(new Point(140, 0), new Point(130, 40))))
+                .until(Station.SEPARATE);
+        assertThat(journey.course().cutPlan().stretches())
+                .filteredOn(s -> s.where().contains(124, Journey.QUIRE.edge().lengthMm()))
+                .singleElement()
+                .satisfies(stretch -> assertThat(stretch.depthMm()).isEqualTo(2.0));
+        assertThat(journey.course().cautions(Station.SEPARATE))
+                .singleElement()
+                .asString()
+                .contains("lift there");
+        journey.append(new MarkRemoved(2));
+        assertThat(journey.course().cautions(Station.SEPARATE)).isEmpty();
+    }
+
+    @Test
+    void aCrackThatStaysInTheMiddleIsNoneOfTheEdges() {
+        Journey journey = new Journey().append(new CrackDrawn(List.of(new Point(100, 60), new Point(150, 90))));
+        assertThat(journey.course().cautions(Station.SEPARATE)).isEmpty();
+    }
+
+    @Test
+    void aBentFrameAsksForClampsBeforeTheSeal() {
+        Journey journey =
+                new Journey().append(new BendMarked(Landmark.BOTTOM_RIGHT, 0.8)).until(Station.SEAL);
+        assertThat(journey.holds(new Fact.Sealed())).extracting(Hold::id).contains("seal.straight");
+        assertThat(journey.course().cautions(Station.HEAT))
+                .singleElement()
+                .asString()
+                .contains("{mm:0.8}", "port edge and cable edge");
+    }
+
+    @Test
+    void whatIsNotWorthItGoesBackUnrepairedAndNothingIsHeated() {
+        Journey journey = new Journey().until(Station.DECIDE);
+        journey.append(new Fact.NotWorthIt("another one costs less", "Hut at Nine Tarns"));
+        assertThat(journey.next().orElseThrow().title()).isEqualTo("Hand back unrepaired");
+        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 80, 60, null, null, null)))
+                .extracting(Hold::because)
+                .contains("The owner takes it back as it is");
+        journey.toTheEnd();
+        assertThat(journey.state().handedOverAt()).isPresent();
+        assertThat(journey.course().record().done())
+                .extracting(line -> line.words())
+                .contains("Not worth it: another one costs less, agreed by Hut at Nine Tarns");
+    }
+
+    @Test
+    void whatTheReservedPartBringsIsNeitherAskedForNorCarriedOver() {
+        Journey journey = new Journey().until(Station.PARTS);
+        assertThat(stepIds(journey, Station.PARTS)).contains("parts.here", "parts.tape", "parts.magnets");
+        journey.append(new PartsFact.PartReserved(
+                new UUID(0, 7),
+                PartKind.FUSED_FRONT,
+                Grade.REFURBISHED_ORIGINAL,
+                "fused front, original",
+                List.of(Brings.TAPE, Brings.MAGNETS)));
+        List<Step> steps = journey.course().steps();
+        assertThat(steps)
+                .filteredOn(step -> List.of("parts.here", "parts.tape", "parts.magnets", "carry.magnets")
+                        .contains(step.id()))
+                .hasSize(4)
+                .allSatisfy(step -> assertThat(step.open()).isFalse());
+        assertThat(steps)
+                .filteredOn(step -> step.id().equals("parts.sensor-insert"))
+                .singleElement()
+                .satisfies(step -> assertThat(step.hint()).contains("carry it over from the old frame edge"));
+        assertThat(stepIds(journey, Station.BOND)).containsExactly("bond.pre-applied");
+        assertThat(journey.course().undoable())
+                .as("the piece is put back, not tapped away")
+                .isEmpty();
+    }
+
+    @Test
+    void aPartThatMustBeOrderedKeepsTheDeviceClosed() {
+        Journey journey = new Journey().until(Station.PARTS);
+        journey.append(new CheckAnswered("parts.tape", Answer.FAIL, "Fellside, Friday"));
+        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 80, 60, null, null, null)))
+                .extracting(Hold::because)
+                .anyMatch(because -> because.contains("ordered: Fellside, Friday"));
+    }
+}

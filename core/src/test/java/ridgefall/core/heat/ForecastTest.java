@@ -1,0 +1,155 @@
+package ridgefall.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.Forecast.Stretch;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.SoakStarted;
+import ridgefall.core.job.Fact.Surface;
+import ridgefall.core.job.JobState.Happening;
+import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ShippedBook;
+
+/** What happens to a device on a source, and what that does to its forecast. */
+class ForecastTest {
+    private static final Instant AT = Instant.parse("2026-03-02T09:00:00Z");
+    private static final DeviceProfile QUIRE = ShippedBook.quire11();
+    private static final HeatQuestion WHOLE =
+            new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
+    /** A metal frame would soon even out what a crack does. */
+    private static final DeviceProfile PLASTIC = ShippedBook.profile("class-tablet-plastic");
+
+    private static final EdgeInterval CORNER = PLASTIC.edge().interval(Landmark.BOTTOM_RIGHT);
+    private static final HeatQuestion CRACKED =
+            new HeatQuestion(PLASTIC, FrontCondition.CRACKED, List.of(CORNER), List.of(), HeatSource.bench());
+
+    private static Soak running(Happening... happened) {
+        return new Soak(1, new SoakStarted("plate-1", 80, 240, null, null, null), AT, null, List.of(happened));
+    }
+
+    private static Soak over(int seconds) {
+        return new Soak(
+                1, new SoakStarted("plate-1", 80, seconds, null, null, null), AT, AT.plusSeconds(seconds), List.of());
+    }
+
+    private static Forecast forecast(HeatQuestion question, Soak soak) {
+        return Forecast.of(question, List.of(soak), List.of());
+    }
+
+    private static double readyS(Happening... happened) {
+        return forecast(WHOLE, running(happened)).readyAt().p50();
+    }
+
+    @Test
+    void undisturbedItIsThePlanForTheSameSourceAndSetting() {
+        HeatPlan plan = WHOLE.planner(HeatPlanner.FULL).on(WHOLE.source("plate-1"), Setup.face(80));
+        assertThat(readyS()).isCloseTo(plan.readyAt().p50(), within(2 * Benches.STEP_S));
+        assertThat(forecast(WHOLE, running()).latestSeconds()).isCloseTo(plan.latestSeconds(), within(30.0));
+    }
+
+    @Test
+    void takenOffAtTheLatestMomentBatteryAndDisplayStayBelowTheirStopsWhileItCools() {
+        // A thick watch: the battery lies deep and is the last to feel the heat.
+        DeviceProfile watch = ShippedBook.profile("pellow-dial-45");
+        HeatQuestion question =
+                new HeatQuestion(watch, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
+        SoakStarted started = new SoakStarted("plate-1", 90, 240, null, null, null);
+        int latest = (int)
+                forecast(question, new Soak(1, started, AT, null, List.of())).latestSeconds();
+        Forecast after = forecast(question, new Soak(1, started, AT, AT.plusSeconds(latest), List.of()));
+        HeatPlan.Point cooled = after.curve().get(after.curve().size() - 1);
+        assertThat(cooled.seconds()).isGreaterThan(latest + 400.0);
+        assertThat(cooled.batteryC().p90()).isLessThanOrEqualTo(watch.limits().batteryStopC());
+        assertThat(cooled.displayC().p90()).isLessThanOrEqualTo(watch.limits().displayStopC());
+    }
+
+    @Test
+    void aSlippedLidIsReadyLater() {
+        assertThat(readyS(new Happening(60, new Fact.LyingChanged(false)))).isGreaterThan(readyS() + 60);
+        assertThat(readyS(
+                        new Happening(60, new Fact.LyingChanged(false)),
+                        new Happening(90, new Fact.LyingChanged(true))))
+                .isBetween(readyS() + 5, readyS() + 60);
+    }
+
+    @Test
+    void aHotterSettingIsReadySoonerAndHasToComeOffSooner() {
+        Forecast hotter = forecast(WHOLE, running(new Happening(60, new Fact.SettingChanged(90))));
+        Forecast asSet = forecast(WHOLE, running());
+        assertThat(hotter.readyAt().p50()).isLessThan(asSet.readyAt().p50() - 20);
+        assertThat(hotter.latestSeconds()).isLessThan(asSet.latestSeconds() - 20);
+    }
+
+    @Test
+    void aPickThatGoesInEarlyMovesTheForecastForwardAndOneThatDoesNotMovesItBack() {
+        double usual = readyS();
+        assertThat(readyS(new Happening(150, new Fact.PickTried(true)))).isLessThan(usual - 15);
+        assertThat(readyS(new Happening(240, new Fact.PickTried(false)))).isGreaterThan(usual + 15);
+    }
+
+    @Test
+    void aThermometerNarrowsTheBand() {
+        Forecast asSet = forecast(WHOLE, running());
+        Forecast measured = Forecast.of(
+                WHOLE,
+                List.of(running()),
+                List.of(
+                        new Measured(60, Surface.FRAME, 35.7, 1.5),
+                        new Measured(120, Surface.FRAME, 45.4, 1.5),
+                        new Measured(180, Surface.FRAME, 51.5, 1.5)));
+        assertThat(measured.readyAt().p90() - measured.readyAt().p10())
+                .isLessThan((asSet.readyAt().p90() - asSet.readyAt().p10()) * 0.6);
+        assertThat(measured.agreeing()).isLessThan(asSet.agreeing());
+    }
+
+    @Test
+    void offTheSourceTheCrackedCornerGoesColdFirst() {
+        Forecast after = forecast(
+                CRACKED,
+                new Soak(1, new SoakStarted("pad-1", 85, 420, null, null, null), AT, AT.plusSeconds(420), List.of()));
+        double corner = cold(after, true);
+        assertThat(after.running()).isFalse();
+        assertThat(after.endedSeconds()).isEqualTo(420);
+        assertThat(corner).isGreaterThanOrEqualTo(420).isLessThan(cold(after, false) - 2);
+    }
+
+    private static double cold(Forecast forecast, boolean atTheCorner) {
+        return forecast.stretches().stream()
+                .filter(s -> CORNER.overlaps(
+                                new EdgeInterval(s.fromMm(), s.lengthMm()),
+                                PLASTIC.edge().lengthMm())
+                        == atTheCorner)
+                .map(Stretch::coldAt)
+                .mapToDouble(band -> band.p50())
+                .average()
+                .orElseThrow();
+    }
+
+    @Test
+    void aSecondSoakStartsFromWhatTheFirstHasLeft() {
+        Soak again = new Soak(
+                9, new SoakStarted("plate-1", 80, 120, null, null, null), AT.plusSeconds(400), null, List.of());
+        Forecast reheated = Forecast.of(WHOLE, List.of(over(300), again), List.of());
+        assertThat(reheated.soakSeq()).isEqualTo(9);
+        assertThat(reheated.curve().get(0).bondC().p50()).isGreaterThan(40);
+        assertThat(reheated.readyAt().p50()).isLessThan(readyS() / 2);
+        assertThat(reheated.latestSeconds())
+                .isLessThan(forecast(WHOLE, running()).latestSeconds());
+    }
+
+    @Test
+    void aDeviceThatHasLainLongEnoughIsColdAgain() {
+        Soak nextDay = new Soak(
+                9, new SoakStarted("plate-1", 80, 120, null, null, null), AT.plusSeconds(86_400), null, List.of());
+        assertThat(Forecast.of(WHOLE, List.of(over(300), nextDay), List.of()).readyAt())
+                .isEqualTo(forecast(WHOLE, running()).readyAt());
+    }
+}

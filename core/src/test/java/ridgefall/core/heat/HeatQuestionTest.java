@@ -1,0 +1,233 @@
+package ridgefall.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.HeatPlan.Stretch;
+import ridgefall.core.heat.HeatSource.Kind;
+import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.profile.HeatStack;
+import ridgefall.core.profile.ShippedBook;
+
+/** What a device and its damage do to its plan. */
+class HeatQuestionTest {
+    private static final HeatSource PLATE = HeatSource.byId(HeatSource.bench(), "plate-1");
+    private static final HeatSource PAD = HeatSource.byId(HeatSource.bench(), "pad-1");
+    private static final DeviceProfile QUIRE = ShippedBook.quire11();
+    private static final EdgeInterval CORNER = QUIRE.edge().interval(Landmark.BOTTOM_RIGHT);
+
+    private static HeatPlan on(
+            HeatSource source,
+            DeviceProfile profile,
+            FrontCondition condition,
+            List<EdgeInterval> cracks,
+            List<BendMarked> bends) {
+        return new HeatQuestion(profile, condition, cracks, bends, HeatSource.bench())
+                .planner(HeatPlanner.QUICK)
+                .on(source, Setup.face(80));
+    }
+
+    private static HeatPlan whole(HeatSource source) {
+        return on(source, QUIRE, FrontCondition.INTACT, List.of(), List.of());
+    }
+
+    private static Stretch coldest(HeatPlan plan) {
+        return plan.stretches().stream()
+                .min(Comparator.comparingDouble(Stretch::bondAtPullC))
+                .orElseThrow();
+    }
+
+    private static boolean touches(Stretch stretch, EdgeInterval where) {
+        return where.overlaps(
+                new EdgeInterval(stretch.fromMm(), stretch.lengthMm()),
+                QUIRE.edge().lengthMm());
+    }
+
+    @Test
+    void aCrackedCornerIsTheColdestStretchAndSaysWhy() {
+        HeatPlan plan = on(PLATE, QUIRE, FrontCondition.CRACKED, List.of(CORNER), List.of());
+        assertThat(touches(coldest(plan), CORNER)).isTrue();
+        assertThat(coldest(plan).why()).isEqualTo("cracked glass touches badly");
+        assertThat(plan.because()).anyMatch(reason -> reason.startsWith("coldest at the ") && reason.contains("crack"));
+        assertThat(plan.readyAt().p50()).isGreaterThan(whole(PLATE).readyAt().p50() * 1.1);
+    }
+
+    @Test
+    void aCrackedCornerIsColdAgainFirst() {
+        // Of plastic: a metal frame soon evens out what the crack does.
+        DeviceProfile plastic = ShippedBook.profile("class-tablet-plastic");
+        EdgeInterval corner = plastic.edge().interval(Landmark.BOTTOM_RIGHT);
+        HeatPlan plan = on(PAD, plastic, FrontCondition.CRACKED, List.of(corner), List.of());
+        double atTheCrack = plan.stretches().stream()
+                .filter(s -> corner.overlaps(
+                        new EdgeInterval(s.fromMm(), s.lengthMm()),
+                        plastic.edge().lengthMm()))
+                .mapToDouble(Stretch::workableForSeconds)
+                .min()
+                .orElseThrow();
+        double elsewhere = plan.stretches().stream()
+                .mapToDouble(Stretch::workableForSeconds)
+                .max()
+                .orElseThrow();
+        assertThat(atTheCrack).isLessThan(elsewhere);
+    }
+
+    @Test
+    void aBentFrameIsLiftedOffThePlateAndTheGelPadGivesWay() {
+        List<BendMarked> bent = List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2));
+        HeatPlan plate = on(PLATE, QUIRE, FrontCondition.INTACT, List.of(), bent);
+        HeatPlan pad = on(PAD, QUIRE, FrontCondition.INTACT, List.of(), bent);
+        assertThat(coldest(plate).why()).startsWith("lifted {mm:");
+        assertThat(plate.readyAt().p50()).isGreaterThan(whole(PLATE).readyAt().p50() * 1.1);
+        assertThat(pad.readyAt().p50()).isLessThan(whole(PAD).readyAt().p50() * 1.02);
+    }
+
+    @Test
+    void aPlasticBezelIsWhatForbidsTheHotPlate() {
+        HeatPlan plan = on(PAD, ShippedBook.profile("sillery-satchel-7"), FrontCondition.INTACT, List.of(), List.of());
+        HeatPlan hotter = new HeatQuestion(
+                        ShippedBook.profile("sillery-satchel-7"),
+                        FrontCondition.INTACT,
+                        List.of(),
+                        List.of(),
+                        HeatSource.bench())
+                .planner(HeatPlanner.QUICK)
+                .judged(PAD, Setup.face(85), 300);
+        assertThat(plan.latestSeconds()).isLessThan(whole(PAD).latestSeconds());
+        assertThat(hotter.because()).anyMatch(says -> says.startsWith("the softest plastic passes its stop of {C:78}"));
+    }
+
+    @Test
+    void withTheBatteryOutNothingWaitsForItAndTheRestWarmsSooner() {
+        HeatPlan in = whole(PAD);
+        HeatPlan out = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), true, HeatSource.bench())
+                .planner(HeatPlanner.FULL)
+                .on(PAD, in.setup());
+        assertThat(out.latestSeconds()).isGreaterThan(in.latestSeconds() + 60);
+        assertThat(out.readyAt().p50()).isLessThan(in.readyAt().p50());
+        assertThat(out.displayAtPullC().p90())
+                .isLessThanOrEqualTo(QUIRE.limits().displayStopC());
+    }
+
+    @Test
+    void onAWatchTheBatteryGetsHotterThanOnATabletForTheSameBond() {
+        HeatPlan watch = on(PLATE, ShippedBook.profile("pellow-dial-41"), FrontCondition.INTACT, List.of(), List.of());
+        double watchLag = watch.bondAtPullC().p50() - watch.batteryAtPullC().p50();
+        double tabletLag =
+                whole(PLATE).bondAtPullC().p50() - whole(PLATE).batteryAtPullC().p50();
+        assertThat(watchLag).isLessThan(tabletLag);
+    }
+
+    @Test
+    void aDeviceWithoutDataIsPlannedByItsClass() {
+        HeatPlan plan = new HeatQuestion(
+                        ShippedBook.profile("class-tablet-metal"),
+                        FrontCondition.INTACT,
+                        List.of(),
+                        List.of(),
+                        HeatSource.bench())
+                .firstLook();
+        assertThat(plan.feasible()).isTrue();
+        assertThat(plan.weighed()).isEqualTo(HeatPlanner.QUICK);
+        assertThat(plan.stretches()).hasSizeGreaterThan(11);
+    }
+
+    @Test
+    void airStretchByStretchWarmsOneHandsWidthAndCountsThemAll() {
+        HeatSource pencil = HeatSource.byId(HeatSource.bench(), "air-1");
+        HeatPlan plan = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench())
+                .planner(HeatPlanner.QUICK)
+                .judged(pencil, pencil.usual(300, Sweep.STRETCH_BY_STRETCH), 60);
+        // 100 mm at a time round 821 mm of edge.
+        assertThat(plan.dwells()).isEqualTo((int) Math.ceil(QUIRE.edge().lengthMm() / 100));
+        assertThat(plan.stretches().stream()
+                        .mapToDouble(Stretch::bondAtPullC)
+                        .max()
+                        .orElseThrow())
+                .isGreaterThan(coldest(plan).bondAtPullC() + 15);
+    }
+
+    /** Whatever the device, its limits and the source: nothing is recommended that its own band says may pass a stop. */
+    @Test
+    void noPlanForAnyDeviceOnAnySourceMayPassAStopLimitByItsOwnBand() {
+        Random random = new Random(20261125);
+        List<HeatStack> stacks = ShippedBook.documents()
+                .map(document -> DeviceProfile.of(document, 1, null))
+                .filter(DeviceProfile::bonded)
+                .map(DeviceProfile::heat)
+                .toList();
+        for (int i = 0; i < 500; i++) {
+            HeatStack stack = stacks.get(random.nextInt(stacks.size()))
+                    .varied(
+                            spread(random),
+                            spread(random),
+                            spread(random),
+                            spread(random),
+                            spread(random),
+                            spread(random),
+                            spread(random),
+                            spread(random));
+            double batteryStop = 50 + 20 * random.nextDouble();
+            double displayStop = 65 + 30 * random.nextDouble();
+            HeatLimits limits = new HeatLimits(
+                    batteryStop - 5, batteryStop, displayStop - 5, displayStop, 60 + 40 * random.nextDouble());
+            FrontCondition condition = FrontCondition.values()[random.nextInt(3)];
+            HeatedDevice device = new HeatedDevice(
+                    "any",
+                    stack,
+                    condition,
+                    EdgePieces.alike(stack, 6),
+                    Adhesive.PET_CARRIER_TAPE.workableFromC(0.3 + 0.3 * random.nextDouble()),
+                    limits);
+            HeatSource source = anySource(random);
+            HeatPlanner planner = new HeatPlanner(device, 22, 5);
+            HeatPlan plan = planner.best(List.of(source));
+            assertThat(plan.batteryAtPullC().p90()).as("%d: %s", i, source).isLessThanOrEqualTo(batteryStop);
+            assertThat(plan.displayAtPullC().p90()).as("%d: %s", i, source).isLessThanOrEqualTo(displayStop);
+            assertThat(plan.plasticsAtPullC().p90())
+                    .as("%d: %s", i, source)
+                    .isLessThanOrEqualTo(limits.plasticsStopC());
+            assertThat(plan.soakSeconds()).as("%d: %s %s", i, source, plan).isLessThanOrEqualTo(plan.latestSeconds());
+            if (i % 10 == 0 && plan.latestSeconds() >= 10) {
+                HeatPlan atTheLatest = planner.judged(source, plan.setup(), plan.latestSeconds());
+                assertThat(atTheLatest.because()).as("%d: %s", i, source).noneMatch(says -> says.contains("passes"));
+            }
+        }
+    }
+
+    private static double spread(Random random) {
+        return Math.exp(0.3 * random.nextGaussian());
+    }
+
+    private static HeatSource anySource(Random random) {
+        Kind kind = Kind.values()[random.nextInt(Kind.values().length)];
+        int low = kind.air() ? 80 + random.nextInt(300) : 45 + random.nextInt(50);
+        return new HeatSource(
+                "any",
+                "Any",
+                kind,
+                low,
+                low + random.nextInt(8),
+                kind == Kind.REUSABLE_PAD ? 600 : 0,
+                kind.air() ? new HeatSource.Air(4 + random.nextInt(40), 1, 8, 20 + random.nextInt(60)) : null,
+                null);
+    }
+
+    @Test
+    void aBenchWithoutASourceSaysWhatIsMissing() {
+        assertThatThrownBy(
+                        () -> new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), List.of()).ranked())
+                .hasMessage("sources is none; allowed: at least one heat source on the bench's list");
+    }
+}
