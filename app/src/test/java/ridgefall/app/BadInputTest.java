@@ -63,12 +63,12 @@ class BadInputTest {
                         "{'type':'SoakStarted','sourceId':'plate-1','settingC':-5,'seconds':60}",
                         "settingC",
                         "-5.0",
-                        "30 to 150 °C"),
+                        "30 to 600 °C"),
                 Arguments.of(
                         "{'type':'SoakStarted','sourceId':'plate-1','settingC':NaN,'seconds':60}",
                         "settingC",
                         "NaN",
-                        "30 to 150 °C"),
+                        "30 to 600 °C"),
                 Arguments.of(
                         "{'type':'SoakStarted','sourceId':'plate-1','settingC':80,'seconds':90.25}",
                         "seconds",
@@ -178,7 +178,7 @@ class BadInputTest {
         Answer answer = ansa.get("/api/jobs/" + job + "/edge?quarterTurns=7");
         assertThat(answer.status()).isEqualTo(400);
         assertThat(answer.text("allowed")).isEqualTo("0 to 3 quarter turns");
-        assertThat(ansa.get("/api/jobs/" + job + "/heat?sourceId=plate-1&settingC=-5")
+        assertThat(ansa.get("/api/jobs/" + job + "/heat/judged?sourceId=plate-1&settingC=-5")
                         .text("allowed"))
                 .isEqualTo("50 to 90 °C on Plate 1");
     }

@@ -10,12 +10,14 @@ import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
 import ridgefall.app.demo.DemoPeople;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** One browser's worth of HTTP: cookies, the CSRF header, JSON. */
 final class Client {
@@ -70,6 +72,29 @@ final class Client {
         return send(request(path).header("X-XSRF-TOKEN", csrf()).POST(body));
     }
 
+    HttpResponse<byte[]> bytes(String path) {
+        try {
+            return http.send(HttpRequest.newBuilder(URI.create(url + path)).build(), BodyHandlers.ofByteArray());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Posts a file's text as it is. */
+    Answer text(String path, String text) {
+        return upload(path, "text/plain", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    Answer upload(String path, String type, byte[] file) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", csrf())
+                .POST(BodyPublishers.ofByteArray(file)));
+    }
+
     Answer postWithoutToken(String path, Object body) {
         return send(request(path).POST(BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
@@ -78,6 +103,11 @@ final class Client {
         return send(request(path)
                 .header("X-XSRF-TOKEN", csrf())
                 .method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** Any call with an empty object where a body belongs. */
+    Answer call(String method, String path) {
+        return method.equals("GET") ? get(path) : send(method, path, Map.of());
     }
 
     private HttpRequest.Builder request(String path) {
@@ -123,5 +153,31 @@ final class Client {
     Answer append(UUID job, UUID command, long expectedSeq, Object fact) {
         return post(
                 "/api/jobs/" + job + "/facts", Map.of("commandId", command, "expectedSeq", expectedSeq, "fact", fact));
+    }
+
+    /** Takes the first choice of every step that is next, until nothing is; the owner collects it. */
+    void handOver(UUID job) {
+        for (JsonNode at = course(job); !at.get("nextStepId").isNull(); at = course(job)) {
+            JsonNode view = at;
+            JsonNode next = view.get("steps")
+                    .valueStream()
+                    .filter(step -> step.get("id").equals(view.get("nextStepId")))
+                    .findFirst()
+                    .orElseThrow();
+            ObjectNode fact = (ObjectNode) next.at("/choices/0/fact").deepCopy();
+            next.at("/choices/0/asks").forEach(ask -> {
+                if (ask.get("kind").asString().equals("TEXT")) {
+                    fact.put(ask.get("field").asString(), "the owner");
+                }
+            });
+            Answer answer = append(job, view.get("seq").asLong(), fact);
+            if (answer.status() != 200) {
+                throw new IllegalStateException(answer.raw().body());
+            }
+        }
+    }
+
+    private JsonNode course(UUID job) {
+        return get("/api/jobs/" + job).json();
     }
 }

@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.bench.BenchJobs.BenchJob;
 import ridgefall.app.bench.BenchJobs.BenchTimer;
-import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.job.Station;
 
 /** The bench at a glance, read from projections only: its cost does not grow with the jobs that are done. */
 @RestController
@@ -25,19 +25,20 @@ class BenchController {
         this.clock = clock;
     }
 
-    record BenchView(Instant serverTime, List<BenchJob> open, List<BenchJob> closed, List<BenchTimer> timers) {}
-
-    record DeviceView(String id, String name, String words) {}
+    record BenchView(
+            Instant serverTime,
+            List<Station> stations,
+            List<BenchJob> open,
+            List<BenchJob> closed,
+            List<BenchTimer> timers) {}
 
     @GetMapping("/bench")
     BenchView bench() {
-        return new BenchView(clock.instant(), jobs.open(SHOWN_OPEN), jobs.handedOver(SHOWN_CLOSED), jobs.timers());
-    }
-
-    @GetMapping("/devices")
-    List<DeviceView> devices() {
-        return DeviceBook.profiles().stream()
-                .map(p -> new DeviceView(p.id(), p.name(), p.words()))
-                .toList();
+        return new BenchView(
+                clock.instant(),
+                List.of(Station.values()),
+                jobs.open(SHOWN_OPEN),
+                jobs.handedOver(SHOWN_CLOSED),
+                jobs.timers());
     }
 }

@@ -8,9 +8,8 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
-import ridgefall.core.profile.DeviceBook;
-import ridgefall.core.profile.DeviceProfile;
 
 /** Reads the projections that the journal renews with every fact. */
 @Repository
@@ -21,7 +20,7 @@ class BenchJobs {
         this.jdbc = jdbc;
     }
 
-    /** {@code waiting} is true while a timer, not a hand, is what the job needs. */
+    /** {@code waiting} is true while a timer is what the job needs; else it needs the hands of {@code needs}. */
     record BenchJob(
             UUID id,
             long number,
@@ -32,6 +31,7 @@ class BenchJobs {
             String stationWords,
             @Schema(nullable = true) String nextStep,
             boolean waiting,
+            Role needs,
             int mishaps,
             Instant openedAt,
             Instant touchedAt,
@@ -58,23 +58,31 @@ class BenchJobs {
         return jobs("handed_over_at is not null order by handed_over_at desc limit " + most);
     }
 
+    /** Under heat or under the pick, the latest touched first. */
+    List<UUID> warm(int most) {
+        return jdbc.sql("""
+                        select id from job where handed_over_at is null and station in ('HEAT', 'SEPARATE')
+                        order by touched_at desc limit :most""").param("most", most).query(UUID.class).list();
+    }
+
     private List<BenchJob> jobs(String which) {
         return jdbc.sql("""
-                        select id, number, profile_id, owner, fault, station, next_step, waiting, mishaps, opened_at,
-                            touched_at, touched_by, handed_over_at
+                        select id, number, device, owner, fault, station, next_step, waiting, needs, mishaps,
+                            opened_at, touched_at, touched_by, handed_over_at
                         from job where\s""" + which)
                 .query((row, n) -> {
                     Station station = Station.valueOf(row.getString("station"));
                     return new BenchJob(
                             row.getObject("id", UUID.class),
                             row.getLong("number"),
-                            device(row.getString("profile_id")),
+                            row.getString("device"),
                             row.getString("owner"),
                             row.getString("fault"),
                             station,
                             station.words(),
                             row.getString("next_step"),
                             row.getBoolean("waiting"),
+                            Role.valueOf(row.getString("needs")),
                             row.getInt("mishaps"),
                             instant(row.getObject("opened_at", OffsetDateTime.class)),
                             instant(row.getObject("touched_at", OffsetDateTime.class)),
@@ -87,27 +95,19 @@ class BenchJobs {
     /** All that run, the one that ends first on top. */
     List<BenchTimer> timers() {
         return jdbc.sql("""
-                        select t.job_id, j.number, j.profile_id, t.seq, t.kind, t.words, t.started_at, t.seconds
+                        select t.job_id, j.number, j.device, t.seq, t.kind, t.words, t.started_at, t.seconds
                         from running_timer t join job j on j.id = t.job_id
                         order by t.started_at + t.seconds * interval '1 second'""")
                 .query((row, n) -> new BenchTimer(
                         row.getObject("job_id", UUID.class),
                         row.getLong("number"),
-                        device(row.getString("profile_id")),
+                        row.getString("device"),
                         row.getLong("seq"),
                         JobState.Timer.Kind.valueOf(row.getString("kind")),
                         row.getString("words"),
                         instant(row.getObject("started_at", OffsetDateTime.class)),
                         row.getInt("seconds")))
                 .list();
-    }
-
-    private static String device(String profileId) {
-        return DeviceBook.profiles().stream()
-                .filter(profile -> profile.id().equals(profileId))
-                .map(DeviceProfile::name)
-                .findFirst()
-                .orElse(profileId);
     }
 
     private static Instant instant(OffsetDateTime at) {

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.bond.BenchTape;
+import ridgefall.core.bond.BondStation;
 import ridgefall.core.bond.Ledge;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.edge.EdgeLine;
@@ -61,10 +62,10 @@ class BondController {
             @RequestParam(defaultValue = "0") int quarterTurns,
             @RequestParam(defaultValue = "false") boolean faceDown) {
         Course course = jobs.course(jobId);
-        DeviceProfile profile = jobs.profile(course);
+        DeviceProfile profile = course.profile();
         View view = new View(quarterTurns, faceDown);
         return new BondView(
-                BenchTape.plans(profile).stream()
+                BondStation.strips(profile, course.state()).stream()
                         .map(plan -> plan(plan, course, profile, view))
                         .toList(),
                 BenchTape.dropLoadN(profile));

@@ -1,6 +1,9 @@
 package ridgefall.app.demo;
 
+import java.io.IOException;
 import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,17 +13,34 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.book.Book;
 import ridgefall.app.job.Journal;
 import ridgefall.app.job.Plans;
+import ridgefall.app.parts.PriceLists;
 import ridgefall.app.security.People;
 import ridgefall.app.security.SignedIn;
+import ridgefall.app.tools.HeatSources;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Answer;
+import ridgefall.core.job.Fact.FunctionTested;
+import ridgefall.core.job.Fact.Phase;
+import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.job.IntakeFact.CrackDrawn;
+import ridgefall.core.job.IntakeFact.SymptomSeen;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.Symptom;
 
 /**
  * A day at the equipment workshop of Stannergill Ferries &amp; Huts, loaded once into an empty database. Its jobs come
@@ -34,25 +54,74 @@ class DemoData implements ApplicationRunner {
     private static final String QUIRE = "marrowby-quire-11";
 
     private final People people;
+    private final Book book;
+    private final PriceLists priceLists;
     private final Journal journal;
     private final Plans plans;
+    private final HeatSources sources;
 
-    DemoData(People people, Journal journal, Plans plans) {
+    DemoData(People people, Book book, PriceLists priceLists, Journal journal, Plans plans, HeatSources sources) {
         this.people = people;
+        this.book = book;
+        this.priceLists = priceLists;
         this.journal = journal;
         this.plans = plans;
+        this.sources = sources;
     }
 
+    /** All of it or nothing: a start that was cut short begins anew. */
     @Override
-    public void run(ApplicationArguments args) {
+    @Transactional
+    public void run(ApplicationArguments args) throws IOException {
         if (!people.nobody()) {
             return;
         }
         DemoPeople.SIGN_INS.forEach(who -> people.add(who.name(), who.password(), who.role()));
-        job("Lake ferry Merrow, bridge tablet", "Dropped on deck, lower corner cracked, touch dead there", end());
-        job("Nine Tarns hut", "Glass shattered, picture fine", at(Station.TEST));
-        job("Lift station Upper Coombe", "Crack from the camera edge, ghost touches", at(Station.HEAT));
-        job("Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE));
+        HeatSource.bench().forEach(sources::put);
+        priceLists.take(new ClassPathResource("demo/price-list.csv").getContentAsString(StandardCharsets.UTF_8));
+        job(
+                QUIRE,
+                null,
+                "Lake ferry Merrow, bridge tablet",
+                "Dropped on deck, lower corner cracked, touch dead there",
+                end(),
+                new SymptomSeen(Symptom.DEAD_TOUCH, true),
+                new FunctionTested("touch", Phase.BEFORE, Answer.FAIL, null));
+        job(QUIRE, null, "Nine Tarns hut", "Glass shattered, picture fine", at(Station.TEST));
+        job(
+                QUIRE,
+                "cellular",
+                "Lift station Upper Coombe",
+                "Crack from the camera edge, ghost touches",
+                at(Station.HEAT),
+                new SymptomSeen(Symptom.GHOST_TOUCH, true),
+                new CrackDrawn(
+                        List.of(new Point(140, 0.5), new Point(128, 22), new Point(137, 48), new Point(120, 71))),
+                new BendMarked(Landmark.BOTTOM_RIGHT, 0.8));
+        job(QUIRE, null, "Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE));
+        job(
+                "marrowby-quire-8",
+                null,
+                "Hut at Long Rigg, guest book",
+                "Fell on the stove: cracked and no picture",
+                at(Station.DECIDE),
+                new SymptomSeen(Symptom.DEAD_PICTURE, true),
+                new FunctionTested("picture", Phase.BEFORE, Answer.FAIL, null),
+                new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, "no picture to touch"));
+        job(
+                "drumlin-crate-10",
+                "cellular",
+                "Piste crew Halsey Edge",
+                "Glass cracked, two clips gone",
+                at(Station.PARTS),
+                new SymptomSeen(Symptom.BROKEN_CLIP, true));
+        job(
+                "pellow-dial-41",
+                null,
+                "Skipper's watch, ferry Thorn",
+                "Glass shattered, payment still works",
+                at(Station.DECIDE),
+                new Fact.FrontSeen(FrontCondition.SHATTERED));
         LOG.info("demo data loaded");
     }
 
@@ -64,17 +133,22 @@ class DemoData implements ApplicationRunner {
         return step -> false;
     }
 
-    private void job(String owner, String fault, Predicate<Step> until) {
+    /** Takes a job in, notes what is special about it, and taps what comes next until a step is reached. */
+    private void job(
+            String device, String variant, String owner, String fault, Predicate<Step> until, Fact... special) {
+        DeviceProfile profile = book.newest(device, variant);
         UUID id = UUID.randomUUID();
-        require(journal.open(id, null, new Fact.JobOpened(QUIRE, 1, owner, fault), ANSA));
+        require(journal.open(
+                id, null, new Fact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
+        List<Fact> first = new ArrayList<>(List.of(special));
         while (true) {
             List<Entry> entries = journal.entries(id);
             Course course = plans.course(entries);
             Optional<Step> next = Course.next(course.steps());
-            if (next.isEmpty() || until.test(next.get())) {
+            if (next.isEmpty() || first.isEmpty() && until.test(next.get())) {
                 return;
             }
-            Fact fact = filled(next.get().choices().get(0).fact(), owner);
+            Fact fact = first.isEmpty() ? filled(next.get().choices().get(0).fact(), owner) : first.remove(0);
             require(journal.append(id, new Journal.Command(UUID.randomUUID(), entries.size(), null, fact), ANSA));
         }
     }
@@ -88,7 +162,7 @@ class DemoData implements ApplicationRunner {
     /** What a person would type where a tap asks for more. */
     private static Fact filled(Fact fact, String owner) {
         if (fact instanceof Fact.RepairAgreed f) {
-            return new Fact.RepairAgreed(f.repairId(), new BigDecimal("189.00"), f.currency(), owner);
+            return new Fact.RepairAgreed(f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), owner);
         } else if (fact instanceof Fact.ScrewsCounted f) {
             return new Fact.ScrewsCounted(f.direction(), 14);
         } else if (fact instanceof Fact.HandedOver) {

@@ -4,10 +4,12 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -15,22 +17,46 @@ import org.springframework.context.annotation.Configuration;
 /** The generated description of the interface. Every field is always present; those that may be null say so. */
 @Configuration
 class ApiDescription {
+    /** Schema and field; what the annotations of a record can't say, because it stands in the core or is a reference. */
+    private static final List<String[]> MAY_BE_NULL = List.of(
+            new String[] {"SourceView", "air"},
+            new String[] {"FitView", "contactWPerM2K"},
+            new String[] {"FitView", "offsetK"},
+            new String[] {"SourceView", "measured"},
+            new String[] {"GivenSource", "air"},
+            new String[] {"SessionView", "me"},
+            new String[] {"JobView", "undo"},
+            new String[] {"HoldView", "signOff"},
+            new String[] {"Checked", "edge"},
+            new String[] {"WorthView", "replacement"},
+            new String[] {"WorthView", "breakEvenPart"},
+            new String[] {"Feature", "depthMm"},
+            new String[] {"Function", "failsAs"},
+            new String[] {"Connector", "latchSide"},
+            new String[] {"Connector", "seatingProof"},
+            new String[] {"Front", "seamWords"},
+            new String[] {"Front", "adhesive"},
+            new String[] {"Body", "layers"},
+            new String[] {"Layers", "opticalAdhesive"},
+            new String[] {"CarryOver", "brings"},
+            new String[] {"Variant", "massKg"});
+
     @Bean
     OpenAPI info() {
-        return new OpenAPI().info(new Info().title("Ridgefall").version("1"));
+        // A server of its own, or the description would name whatever address it was asked at.
+        return new OpenAPI().info(new Info().title("Ridgefall").version("1")).servers(List.of(new Server().url("/")));
     }
 
     @Bean
     OpenApiCustomizer everyFieldIsPresent() {
         return api -> {
-            api.setServers(null);
             for (Schema<?> schema : api.getComponents().getSchemas().values()) {
                 if (schema.getProperties() != null) {
                     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
                 }
             }
-            mayBeNull(api, "SessionView", "me");
-            mayBeNull(api, "JobView", "undo");
+            outlines(api);
+            MAY_BE_NULL.forEach(one -> mayBeNull(api, one[0], one[1]));
         };
     }
 
@@ -41,5 +67,39 @@ class ApiDescription {
                 api.getComponents().getSchemas().get(schema).getProperties();
         Schema<?> reference = properties.get(property);
         properties.put(property, new JsonSchema().anyOf(List.of(reference, new JsonSchema().types(Set.of("null")))));
+    }
+
+    /** The two shapes of an outline, told apart by their type. */
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void outlines(OpenAPI api) {
+        Map<String, Schema> schemas = api.getComponents().getSchemas();
+        Schema<?> number = new JsonSchema().types(Set.of("number"));
+        Schema<?> point = object(Map.of("xMm", number, "yMm", number));
+        Map<String, Schema<?>> rectangle = new TreeMap<>();
+        for (String field :
+                List.of("widthMm", "heightMm", "topLeftMm", "topRightMm", "bottomRightMm", "bottomLeftMm")) {
+            rectangle.put(field, number);
+        }
+        rectangle.put("type", new JsonSchema().types(Set.of("string"))._const("RoundedRectangle"));
+        schemas.put("RoundedRectangle", object(rectangle));
+        schemas.put(
+                "Closed",
+                object(Map.of(
+                        "points", new JsonSchema().types(Set.of("array")).items(point),
+                        "type", new JsonSchema().types(Set.of("string"))._const("Closed"))));
+        schemas.put(
+                "Outline",
+                new JsonSchema()
+                        .oneOf(List.of(
+                                new JsonSchema().$ref("#/components/schemas/RoundedRectangle"),
+                                new JsonSchema().$ref("#/components/schemas/Closed"))));
+    }
+
+    private static Schema<?> object(Map<String, Schema<?>> fields) {
+        JsonSchema object = new JsonSchema();
+        object.types(Set.of("object"));
+        new TreeMap<>(fields).forEach(object::addProperty);
+        object.setRequired(fields.keySet().stream().sorted().toList());
+        return object;
     }
 }

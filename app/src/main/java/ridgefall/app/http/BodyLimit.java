@@ -8,6 +8,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
+import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -26,12 +28,26 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
-    private final long longestBytes;
+    /** Files may be longer than taps: what each kind needs, and no more. */
+    private static final Map<Pattern, Long> LONGER = Map.of(
+            Pattern.compile("/api/(book|book-.*)(/.*)?"), 1L << 20,
+            Pattern.compile("/api/stock/(preview|import)"), 4L << 20,
+            Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20);
+
+    private final long usualBytes;
     private final JsonMapper json;
 
-    BodyLimit(@Value("${ridgefall.longest-body-bytes}") long longestBytes, JsonMapper json) {
-        this.longestBytes = longestBytes;
+    BodyLimit(@Value("${ridgefall.longest-body-bytes}") long usualBytes, JsonMapper json) {
+        this.usualBytes = usualBytes;
         this.json = json;
+    }
+
+    private long longest(HttpServletRequest request) {
+        return LONGER.entrySet().stream()
+                .filter(e -> e.getKey().matcher(request.getRequestURI()).matches())
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .orElse(usualBytes);
     }
 
     /** The body went on beyond the limit. */
@@ -52,12 +68,13 @@ class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        long longestBytes = longest(request);
         if (request.getContentLengthLong() > longestBytes) {
             write(response, Problems.tooLarge(longestBytes));
             return;
         }
         try {
-            chain.doFilter(new Limited(request), response);
+            chain.doFilter(new Limited(request, longestBytes), response);
         } catch (DataAccessException | TransactionException e) {
             if (response.isCommitted()) {
                 throw e;
@@ -74,9 +91,12 @@ class BodyLimit extends OncePerRequestFilter {
         json.writeValue(response.getOutputStream(), problem);
     }
 
-    private final class Limited extends HttpServletRequestWrapper {
-        Limited(HttpServletRequest request) {
+    private static final class Limited extends HttpServletRequestWrapper {
+        private final long longestBytes;
+
+        Limited(HttpServletRequest request, long longestBytes) {
             super(request);
+            this.longestBytes = longestBytes;
         }
 
         @Override

@@ -1,9 +1,12 @@
 package ridgefall.app.http;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Arrays;
+import java.util.stream.Stream;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import ridgefall.core.edge.Outline;
 import ridgefall.core.job.Fact;
 import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.DeserializationFeature;
@@ -15,14 +18,23 @@ import tools.jackson.databind.jsontype.NamedType;
 @Configuration
 public class Json {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
-    private interface NamedFact {}
+    private interface Named {}
+
+    /** The records of a sealed family, however its families are nested. */
+    private static Stream<Class<?>> facts(Class<?> family) {
+        return family.isSealed()
+                ? Arrays.stream(family.getPermittedSubclasses()).flatMap(Json::facts)
+                : Stream.of(family);
+    }
 
     @Bean
     JsonMapperBuilderCustomizer strictFacts() {
         return builder -> {
-            builder.addMixIn(Fact.class, NamedFact.class);
-            for (Class<?> fact : Fact.class.getPermittedSubclasses()) {
-                builder.registerSubtypes(new NamedType(fact, fact.getSimpleName()));
+            builder.addMixIn(Fact.class, Named.class);
+            facts(Fact.class).forEach(fact -> builder.registerSubtypes(new NamedType(fact, fact.getSimpleName())));
+            builder.addMixIn(Outline.class, Named.class);
+            for (Class<?> outline : Outline.class.getPermittedSubclasses()) {
+                builder.registerSubtypes(new NamedType(outline, outline.getSimpleName()));
             }
             builder.disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
                     .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)

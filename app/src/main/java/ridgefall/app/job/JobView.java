@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Damage;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -18,7 +19,6 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
-import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.seal.SealStation;
 import tools.jackson.core.type.TypeReference;
@@ -39,15 +39,19 @@ public record JobView(
         List<StationView> stations,
         List<StepView> steps,
         @Schema(nullable = true) String nextStepId,
+        boolean atRisk,
         List<TimerView> timers,
         List<Double> wedgesMm,
         List<CrackView> cracks,
+        List<PhotoView> photos,
+        boolean bonded,
         List<MishapView> mishaps,
         List<HoldView> holdsBeforeSealing,
         @Schema(nullable = true) UndoView undo,
         List<EntryView> journal) {
 
-    public record StationView(Station id, String words, int done, int total) {}
+    /** @param cautions what was noted elsewhere and matters here */
+    public record StationView(Station id, String words, int done, int total, List<String> cautions) {}
 
     public record StepView(
             String id,
@@ -62,8 +66,19 @@ public record JobView(
             List<ChoiceView> choices) {}
 
     /** {@code fact} is ready to send once the values in {@code asks} are filled in. */
-    public record ChoiceView(
-            String label, Step.Tone tone, boolean mine, Map<String, Object> fact, List<AskView> asks) {}
+    public record ChoiceView(String label, Step.Tone tone, boolean mine, Map<String, Object> fact, List<AskView> asks) {
+        public static ChoiceView of(Step.Choice choice, Role role, JsonMapper json) {
+            return new ChoiceView(
+                    choice.label(),
+                    choice.tone(),
+                    role.mayRecord(choice.fact()),
+                    json.readValue(
+                            json.writerFor(Fact.class).writeValueAsString(choice.fact()), new TypeReference<>() {}),
+                    choice.asks().stream()
+                            .map(a -> new AskView(a.field(), a.label(), a.kind(), a.unit(), a.suggestion()))
+                            .toList());
+        }
+    }
 
     public record AskView(
             String field,
@@ -81,6 +96,9 @@ public record JobView(
         }
     }
 
+    public record PhotoView(
+            UUID id, @Schema(nullable = true) String words) {}
+
     public record CrackView(double fromMm, double lengthMm) {}
 
     public record MishapView(
@@ -88,9 +106,22 @@ public record JobView(
             Instant at,
             @Schema(nullable = true) Double positionMm) {}
 
-    public record HoldView(String id, Station station, String because, boolean overridable) {
-        static HoldView of(Hold hold) {
-            return new HoldView(hold.id(), hold.station(), hold.because(), hold.overridable());
+    /** {@code signOff} is how a lead goes on all the same; null where nobody may. */
+    public record HoldView(
+            String id,
+            Station station,
+            String stationWords,
+            String because,
+            @Schema(nullable = true) ChoiceView signOff) {
+        static HoldView of(Hold hold, Role role, JsonMapper json) {
+            return new HoldView(
+                    hold.id(),
+                    hold.station(),
+                    hold.station().words(),
+                    hold.because(),
+                    hold.signOff()
+                            .map(choice -> ChoiceView.of(choice, role, json))
+                            .orElse(null));
         }
     }
 
@@ -104,7 +135,7 @@ public record JobView(
 
     static JobView of(UUID id, Course course, Instant now, Role role, JsonMapper json) {
         JobState state = course.state();
-        DeviceProfile profile = DeviceBook.profile(state.opened().profileId());
+        DeviceProfile profile = course.profile();
         List<Step> steps = course.steps();
         FactWords words = FactWords.of(profile, steps);
         Optional<Step> next = Course.next(steps);
@@ -125,15 +156,20 @@ public record JobView(
                 state.handedOverAt().isPresent(),
                 next.map(Step::station).orElse(null),
                 Arrays.stream(Station.values())
-                        .map(station -> stationView(station, steps))
+                        .map(station -> stationView(station, steps, course))
                         .toList(),
                 steps.stream().map(step -> stepView(step, role, json)).toList(),
                 next.map(Step::id).orElse(null),
+                course.atRisk(),
                 TimerView.running(state),
                 state.wedges(),
-                state.cracks().stream()
+                Damage.edgeCracks(profile, state).stream()
                         .map(c -> new CrackView(c.fromMm(), c.lengthMm()))
                         .toList(),
+                state.photos().stream()
+                        .map(p -> new PhotoView(p.photoId(), p.words()))
+                        .toList(),
+                profile.bonded(),
                 state.mishaps().stream()
                         .map(m -> new MishapView(
                                 m.mishap().mishap().words(), m.at(), m.mishap().positionMm()))
@@ -141,7 +177,7 @@ public record JobView(
                 state.sealedAt().isPresent()
                         ? List.of()
                         : SealStation.holdsBeforeSealing(profile, state).stream()
-                                .map(HoldView::of)
+                                .map(hold -> HoldView.of(hold, role, json))
                                 .toList(),
                 course.undoable()
                         .map(entry -> new UndoView(entry.seq(), words.say(entry.fact())))
@@ -149,12 +185,12 @@ public record JobView(
                 journal);
     }
 
-    private static StationView stationView(Station station, List<Step> steps) {
+    private static StationView stationView(Station station, List<Step> steps, Course course) {
         List<Step> own = steps.stream()
                 .filter(step -> step.station() == station && !step.optional())
                 .toList();
         int open = (int) own.stream().filter(Step::open).count();
-        return new StationView(station, station.words(), own.size() - open, own.size());
+        return new StationView(station, station.words(), own.size() - open, own.size(), course.cautions(station));
     }
 
     private static StepView stepView(Step step, Role role, JsonMapper json) {
@@ -169,18 +205,7 @@ public record JobView(
                 step.open(),
                 step.waitsFor(),
                 step.choices().stream()
-                        .map(choice -> new ChoiceView(
-                                choice.label(),
-                                choice.tone(),
-                                role.mayRecord(choice.fact()),
-                                asMap(choice.fact(), json),
-                                choice.asks().stream()
-                                        .map(a -> new AskView(a.field(), a.label(), a.kind(), a.unit(), a.suggestion()))
-                                        .toList()))
+                        .map(choice -> ChoiceView.of(choice, role, json))
                         .toList());
-    }
-
-    private static Map<String, Object> asMap(Fact fact, JsonMapper json) {
-        return json.readValue(json.writerFor(Fact.class).writeValueAsString(fact), new TypeReference<>() {});
     }
 }

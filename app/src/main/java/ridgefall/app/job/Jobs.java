@@ -1,13 +1,12 @@
 package ridgefall.app.job;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
 import ridgefall.core.gate.Course;
-import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.job.Entry;
-import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 
 /** Finds a job for the stations' own end points; a job that isn't there is a problem that says so. */
@@ -15,10 +14,12 @@ import ridgefall.core.profile.DeviceProfile;
 public class Jobs {
     private final Journal journal;
     private final Plans plans;
+    private final Clock clock;
 
-    Jobs(Journal journal, Plans plans) {
+    Jobs(Journal journal, Plans plans, Clock clock) {
         this.journal = journal;
         this.plans = plans;
+        this.clock = clock;
     }
 
     public Course course(UUID jobId) {
@@ -26,18 +27,15 @@ public class Jobs {
         if (entries.isEmpty()) {
             throw Problem.unknownJob(jobId);
         }
-        return plans.course(entries);
+        return plans.course(entries).at(clock.instant());
+    }
+
+    /** The number people call it by. */
+    public long number(UUID jobId) {
+        return journal.number(jobId).orElseThrow(() -> Problem.unknownJob(jobId));
     }
 
     public DeviceProfile profile(UUID jobId) {
-        return profile(course(jobId));
-    }
-
-    public DeviceProfile profile(Course course) {
-        return DeviceBook.profile(course.state().opened().profileId());
-    }
-
-    public HeatPlan heatPlan(Course course) {
-        return plans.heat(profile(course), course.state());
+        return course(jobId).profile();
     }
 }

@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,8 +26,9 @@ import ridgefall.core.job.JobState.Timer;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
-import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.profile.Grade;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * The append-only journal in PostgreSQL. One append is one transaction: the job's row is locked, the command looked up
@@ -37,6 +39,16 @@ import tools.jackson.databind.json.JsonMapper;
 public class Journal {
     /** A tap that waited for the line longer than this is dated when it arrives. */
     private static final Duration OLDEST_TAP = Duration.ofHours(12);
+
+    /** Facts that name an owner, and in which field: those words stand apart, so that they can be erased. */
+    private static final Map<Class<? extends Fact>, String> PERSONAL = Map.of(
+            Fact.JobOpened.class, "owner",
+            Fact.RepairAgreed.class, "agreedBy",
+            Fact.NotWorthIt.class, "agreedBy",
+            Fact.HandedOver.class, "to");
+
+    private static final String KEPT_APART = "\u00a7kept-apart";
+    public static final String ERASED = "(erased)";
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
@@ -68,25 +80,34 @@ public class Journal {
         record NoSuchJob() implements Outcome {}
     }
 
-    /** Opens a job; its id is the client's command id, so that sending twice opens one. */
+    /**
+     * Opens a job; its id is the client's command id, so that sending twice opens one.
+     *
+     * @param contact how the owner can be reached; null where nobody asked
+     */
     @Transactional
-    public Outcome open(UUID commandId, Instant tappedAt, Fact.JobOpened fact, SignedIn who) {
+    public Outcome open(UUID commandId, Instant tappedAt, Fact.JobOpened fact, String contact, SignedIn who) {
         if (!who.role().mayRecord(fact)) {
             return new Outcome.WrongRole(who.role());
         }
-        DeviceBook.profile(fact.profileId());
         Entry entry = new Entry(1, happenedAt(tappedAt, Instant.MIN), who.name(), who.role(), fact);
         Course course = plans.course(List.of(entry));
         int added = project(jdbc.sql("""
-                        insert into job (id, seq, profile_id, profile_version, owner, fault, station, next_step, waiting,
-                            mishaps, opened_at, touched_at, touched_by, handed_over_at)
-                        values (:id, :seq, :profile, :version, :owner, :fault, :station, :next, :waiting,
-                            :mishaps, :opened, :touched, :by, :handed)
+                        insert into job (id, seq, profile_id, profile_version, device, owner, fault, station, next_step,
+                            waiting, needs, mishaps, grade, unrepaired, opened_at, touched_at, touched_by, handed_over_at)
+                        values (:id, :seq, :profile, :version, :device, :owner, :fault, :station, :next,
+                            :waiting, :needs, :mishaps, :grade, :unrepaired, :opened, :touched, :by, :handed)
                         on conflict (id) do nothing"""), commandId, entry, course);
         if (added == 0) {
             return repeated(commandId, commandId).orElseGet(Outcome.NoSuchJob::new);
         }
         insert(commandId, commandId, entry);
+        if (contact != null && !contact.isBlank()) {
+            jdbc.sql("insert into owner_contact (job_id, contact) values (:job, :contact)")
+                    .param("job", commandId)
+                    .param("contact", contact)
+                    .update();
+        }
         notifyScreens(commandId, 1);
         return new Outcome.Recorded(commandId, 1, entry.happenedAt());
     }
@@ -113,23 +134,45 @@ public class Journal {
                     .filter(entry -> entry.seq() > command.expectedSeq())
                     .toList());
         }
-        List<Hold> holds = plans.course(journal).holds(command.fact());
+        Instant latest = journal.get(journal.size() - 1).happenedAt();
+        Instant happenedAt = happenedAt(command.tappedAt(), latest);
+        List<Hold> holds = plans.course(journal).at(happenedAt).holds(command.fact());
         if (!holds.isEmpty()) {
             return new Outcome.Held(holds);
         }
-        Instant latest = journal.get(journal.size() - 1).happenedAt();
-        Entry entry = new Entry(
-                seq.get() + 1, happenedAt(command.tappedAt(), latest), who.name(), who.role(), command.fact());
+        Entry entry = new Entry(seq.get() + 1, happenedAt, who.name(), who.role(), command.fact());
         journal.add(entry);
         insert(jobId, command.commandId(), entry);
         Course course = plans.course(journal);
         project(jdbc.sql("""
                         update job set seq = :seq, station = :station, next_step = :next, waiting = :waiting,
-                            mishaps = :mishaps, touched_at = :touched, touched_by = :by, handed_over_at = :handed
+                            needs = :needs, mishaps = :mishaps, grade = :grade, unrepaired = :unrepaired,
+                            touched_at = :touched, touched_by = :by, handed_over_at = :handed
                         where id = :id"""), jobId, entry, course);
         projectTimers(jobId, course.state());
         notifyScreens(jobId, entry.seq());
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt());
+    }
+
+    /**
+     * For what the server itself puts together with something else it stores: after whatever fact is the latest, inside
+     * the caller's transaction.
+     *
+     * @param first runs unless the command was recorded before; what it throws keeps everything as it was
+     */
+    @Transactional
+    public Outcome appendNow(UUID jobId, UUID commandId, Fact fact, SignedIn who, Runnable first) {
+        Optional<Long> seq = jdbc.sql("select seq from job where id = :id for update")
+                .param("id", jobId)
+                .query(Long.class)
+                .optional();
+        if (seq.isEmpty()) {
+            return new Outcome.NoSuchJob();
+        }
+        if (repeated(jobId, commandId).isEmpty()) {
+            first.run();
+        }
+        return append(jobId, new Command(commandId, seq.get(), null, fact), who);
     }
 
     private Optional<Outcome> repeated(UUID jobId, UUID commandId) {
@@ -152,6 +195,16 @@ public class Journal {
     }
 
     private void insert(UUID jobId, UUID commandId, Entry entry) {
+        ObjectNode fact = json.readValue(json.writerFor(Fact.class).writeValueAsString(entry.fact()), ObjectNode.class);
+        String personal = PERSONAL.get(entry.fact().getClass());
+        if (personal != null) {
+            jdbc.sql("insert into owner_words (job_id, seq, words) values (:job, :seq, :words)")
+                    .param("job", jobId)
+                    .param("seq", entry.seq())
+                    .param("words", fact.get(personal).asString())
+                    .update();
+            fact.put(personal, KEPT_APART);
+        }
         jdbc.sql("""
                         insert into journal (job_id, seq, command_id, happened_at, who, role, fact)
                         values (:job, :seq, :command, :happened, :who, :role, cast(:fact as jsonb))""")
@@ -161,7 +214,7 @@ public class Journal {
                 .param("happened", at(entry.happenedAt()))
                 .param("who", entry.who())
                 .param("role", entry.role().name())
-                .param("fact", json.writerFor(Fact.class).writeValueAsString(entry.fact()))
+                .param("fact", json.writeValueAsString(fact))
                 .update();
     }
 
@@ -173,17 +226,33 @@ public class Journal {
                 .param("seq", entry.seq())
                 .param("profile", state.opened().profileId())
                 .param("version", state.opened().profileVersion())
+                .param("device", course.profile().name())
                 .param("owner", state.opened().owner())
                 .param("fault", state.opened().fault())
                 .param("station", next.map(Step::station).orElse(Station.PROVE).name())
                 .param("next", next.map(Step::title).orElse(null))
                 .param("waiting", next.map(step -> step.waitsFor() != null).orElse(false))
+                .param("needs", needs(next).name())
                 .param("mishaps", state.mishaps().size())
+                .param(
+                        "grade",
+                        state.repair()
+                                .map(Fact.RepairAgreed::grade)
+                                .map(Grade::name)
+                                .orElse(null))
+                .param("unrepaired", state.notWorthIt().isPresent())
                 .param("opened", at(state.openedAt()))
                 .param("touched", at(entry.happenedAt()))
                 .param("by", entry.who())
                 .param("handed", state.handedOverAt().map(Journal::at).orElse(null))
                 .update();
+    }
+
+    /** Whose hands the next step waits for; a job that is done waits for nobody's and says so elsewhere. */
+    private static Role needs(Optional<Step> next) {
+        return next.flatMap(step -> step.choices().stream().findFirst())
+                .map(choice -> Role.first(choice.fact()))
+                .orElse(Role.DESK);
     }
 
     private void projectTimers(UUID jobId, JobState state) {
@@ -214,18 +283,41 @@ public class Journal {
                 .list();
     }
 
+    public Optional<Long> number(UUID jobId) {
+        return jdbc.sql("select number from job where id = :id")
+                .param("id", jobId)
+                .query(Long.class)
+                .optional();
+    }
+
     /** The whole journal of a job in order; empty when there is no such job. */
     public List<Entry> entries(UUID jobId) {
-        return new ArrayList<>(jdbc.sql(
-                        "select seq, happened_at, who, role, fact from journal where job_id = :job order by seq")
+        return new ArrayList<>(jdbc.sql("""
+                        select j.seq, j.happened_at, j.who, j.role, j.fact, o.words from journal j
+                        left join owner_words o on o.job_id = j.job_id and o.seq = j.seq
+                        where j.job_id = :job order by j.seq""")
                 .param("job", jobId)
                 .query((row, n) -> new Entry(
                         row.getLong("seq"),
                         instant(row, "happened_at"),
                         row.getString("who"),
                         Role.valueOf(row.getString("role")),
-                        json.readValue(row.getString("fact"), Fact.class)))
+                        fact(row.getString("fact"), row.getString("words"))))
                 .list());
+    }
+
+    /** Puts an owner's words back in their place; once erased there are none. */
+    private Fact fact(String text, String words) {
+        if (!text.contains(KEPT_APART)) {
+            return json.readValue(text, Fact.class);
+        }
+        ObjectNode tree = json.readValue(text, ObjectNode.class);
+        for (String field : PERSONAL.values()) {
+            if (tree.has(field) && KEPT_APART.equals(tree.get(field).asString())) {
+                tree.put(field, words == null ? ERASED : words);
+            }
+        }
+        return json.treeToValue(tree, Fact.class);
     }
 
     private static Instant instant(ResultSet row, String column) throws SQLException {

@@ -1,37 +1,60 @@
 package ridgefall.app.job;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
+import ridgefall.app.tools.HeatSources;
 import ridgefall.core.gate.Course;
+import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
-import ridgefall.core.heat.HeatStation;
 import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceBook;
-import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.separate.CutPlan;
 
-/** Heat plans depend only on device and damage: computed once, kept while the app runs. */
+/** Plans depend on their questions alone: the latest answers are kept while the app runs. */
 @Component
-public class Plans {
-    private record Key(String profileId, int version, FrontCondition condition) {}
+public class Plans implements Planning {
+    private final LoadingCache<HeatQuestion, List<HeatPlan>> heat =
+            Caffeine.newBuilder().maximumSize(200).build(Planning.super::heat);
+    private final LoadingCache<CutQuestion, CutPlan> cut =
+            Caffeine.newBuilder().maximumSize(2000).build(Planning.super::cut);
 
-    private final Map<Key, HeatPlan> heat = new ConcurrentHashMap<>();
+    private final DeviceBook book;
+    private final HeatSources sources;
 
-    public Course course(List<Entry> journal) {
-        JobState state = JobState.of(journal);
-        DeviceProfile profile = DeviceBook.profile(state.opened().profileId());
-        return new Course(profile, journal, () -> heat(profile, state));
+    Plans(DeviceBook book, HeatSources sources) {
+        this.book = book;
+        this.sources = sources;
     }
 
-    /** Until the front was looked at, the plan is the one for the worst. */
-    public HeatPlan heat(DeviceProfile profile, JobState state) {
-        FrontCondition condition = state.front().orElse(FrontCondition.SHATTERED);
-        return heat.computeIfAbsent(
-                new Key(profile.id(), profile.version(), condition),
-                key -> HeatStation.planner(profile, condition).best(HeatSource.bench()));
+    public Course course(List<Entry> journal) {
+        Fact.JobOpened opened = JobState.of(journal).opened();
+        return new Course(book.profile(opened.profileId(), opened.profileVersion(), opened.variantId()), journal, this);
+    }
+
+    @Override
+    public List<HeatSource> sources() {
+        return sources.all();
+    }
+
+    @Override
+    public List<HeatPlan> heat(HeatQuestion question) {
+        return heat.get(question);
+    }
+
+    /** The plans if they were already asked for. */
+    public Optional<List<HeatPlan>> heatAtHand(HeatQuestion question) {
+        return Optional.ofNullable(heat.getIfPresent(question));
+    }
+
+    @Override
+    public CutPlan cut(CutQuestion question) {
+        return cut.get(question);
     }
 }

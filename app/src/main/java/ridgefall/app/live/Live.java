@@ -1,13 +1,10 @@
 package ridgefall.app.live;
 
 import io.swagger.v3.oas.annotations.Hidden;
-import java.io.IOException;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
@@ -32,7 +29,7 @@ class Live implements SmartLifecycle {
     private static final int POLL_MS = 500;
 
     private final DataSourceProperties database;
-    private final Set<SseEmitter> screens = ConcurrentHashMap.newKeySet();
+    private final Screens screens = new Screens();
     private volatile boolean running;
     private Thread listener;
 
@@ -44,32 +41,14 @@ class Live implements SmartLifecycle {
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter live() {
         SseEmitter screen = new SseEmitter(0L);
-        screen.onCompletion(() -> screens.remove(screen));
-        screen.onError(e -> screens.remove(screen));
-        screens.add(screen);
-        send(screen, SseEmitter.event().name("hello").data("{}"));
+        screens.open(screen);
         return screen;
     }
 
     /** Without a word now and then, a screen could not tell a quiet bench from a dead line. */
     @Scheduled(fixedRate = 4000)
     void beat() {
-        broadcast("beat", "{}");
-    }
-
-    private void broadcast(String name, String data) {
-        for (SseEmitter screen : screens) {
-            send(screen, SseEmitter.event().name(name).data(data));
-        }
-    }
-
-    private void send(SseEmitter screen, SseEmitter.SseEventBuilder event) {
-        try {
-            screen.send(event);
-        } catch (IOException | IllegalStateException e) {
-            screens.remove(screen);
-            screen.completeWithError(e);
-        }
+        screens.broadcast("beat", "{}");
     }
 
     private void listen() {
@@ -80,16 +59,17 @@ class Live implements SmartLifecycle {
                     Statement statement = connection.createStatement()) {
                 statement.execute("listen " + CHANNEL);
                 if (gap) {
-                    broadcast("look-again", "{}");
+                    screens.broadcast("look-again", "{}");
                 }
                 PGConnection notifications = connection.unwrap(PGConnection.class);
                 while (running) {
                     PGNotification[] arrived = notifications.getNotifications(POLL_MS);
                     for (PGNotification one : arrived == null ? new PGNotification[0] : arrived) {
-                        broadcast("changed", one.getParameter());
+                        screens.broadcast("changed", one.getParameter());
                     }
                 }
-            } catch (SQLException e) {
+            } catch (SQLException | RuntimeException e) {
+                // Whatever happens here, a screen that says it is live must go on hearing of changes.
                 gap = true;
                 LOG.warn("not listening: {}", e.getMessage());
                 pause();
@@ -117,7 +97,7 @@ class Live implements SmartLifecycle {
     public void stop() {
         running = false;
         listener.interrupt();
-        screens.forEach(SseEmitter::complete);
+        screens.close();
     }
 
     @Override

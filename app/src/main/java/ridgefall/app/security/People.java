@@ -62,7 +62,7 @@ public class People {
     public Outcome signIn(String name, String password) {
         Optional<Row> found = jdbc.sql("""
                         select id, name, password_hash, role, failures, locked_until from person
-                        where name = :name for update""").param("name", name).query(Row.class).optional();
+                        where name = :name and active for update""").param("name", name).query(Row.class).optional();
         Instant now = clock.instant();
         if (found.isEmpty()) {
             encoder.matches(password, hashOfNobody);
@@ -114,29 +114,110 @@ public class People {
                 .single();
     }
 
-    /** A person of the shop as others may see them. */
-    public record Person(String name, Role role) {}
+    /** A person of the shop as others may see them; who left can't sign in but stays in the journal. */
+    public record Person(UUID id, String name, Role role, boolean active) {}
 
     public List<Person> all() {
-        return jdbc.sql("select name, role from person order by name")
+        return jdbc.sql("select id, name, role, active from person order by active desc, name")
                 .query(Person.class)
                 .list();
+    }
+
+    /**
+     * Gives a person another role, or takes or gives back the right to sign in. Their open sessions end.
+     *
+     * @throws NotAllowed when there is no such person, or no lead would be left
+     */
+    @Transactional
+    public void change(UUID id, Role role, boolean active) {
+        Allowed.present("role", role);
+        String name = name(id);
+        // All leads locked in one order: two leads who dismiss each other must not both succeed.
+        boolean leadLeft = jdbc
+                .sql("select id from person where role = 'LEAD' and active order by id for update")
+                .query(UUID.class)
+                .list()
+                .stream()
+                .anyMatch(lead -> !lead.equals(id));
+        if (!leadLeft && !(role == Role.LEAD && active)) {
+            throw new NotAllowed("role", role.words(), "lead: the shop needs one who can sign in");
+        }
+        jdbc.sql("update person set role = :role, active = :active where id = :id")
+                .param("role", role.name())
+                .param("active", active)
+                .param("id", id)
+                .update();
+        endSessions(name);
+    }
+
+    /**
+     * Sets someone's password and ends their sessions.
+     *
+     * @throws NotAllowed when there is no such person or the password does not do
+     */
+    @Transactional
+    public void setPassword(UUID id, String password) {
+        String name = name(id);
+        storePassword(id, password);
+        endSessions(name);
+    }
+
+    /**
+     * @return false when the old password is wrong; nothing changes then
+     * @throws NotAllowed when the new password does not do
+     */
+    @Transactional
+    public boolean changePassword(UUID id, String old, String password) {
+        String hash = jdbc.sql("select password_hash from person where id = :id for update")
+                .param("id", id)
+                .query(String.class)
+                .single();
+        if (old == null || !encoder.matches(old, hash)) {
+            return false;
+        }
+        storePassword(id, password);
+        return true;
+    }
+
+    private void storePassword(UUID id, String password) {
+        jdbc.sql("update person set password_hash = :hash, failures = 0, locked_until = null where id = :id")
+                .param("hash", hash(password))
+                .param("id", id)
+                .update();
+    }
+
+    private String name(UUID id) {
+        return jdbc.sql("select name from person where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional()
+                .orElseThrow(() -> new NotAllowed("personId", id, "a person of this shop"));
+    }
+
+    private void endSessions(String name) {
+        jdbc.sql("delete from spring_session where principal_name = :name")
+                .param("name", name)
+                .update();
+    }
+
+    private String hash(String password) {
+        // BCrypt reads 72 bytes; longer would be cut without a word.
+        if (password == null || password.length() < 8 || password.getBytes(StandardCharsets.UTF_8).length > 72) {
+            throw new NotAllowed("password", "(not shown)", "8 to 72 characters");
+        }
+        return encoder.encode(password);
     }
 
     /** @throws NotAllowed when the name is taken or the password too short */
     public void add(String name, String password, Role role) {
         Allowed.text("name", name, 60);
         Allowed.present("role", role);
-        // BCrypt reads 72 bytes; longer would be cut without a word.
-        if (password == null || password.length() < 8 || password.getBytes(StandardCharsets.UTF_8).length > 72) {
-            throw new NotAllowed("password", "(not shown)", "8 to 72 characters");
-        }
         int added = jdbc.sql("""
                         insert into person (id, name, password_hash, role) values (:id, :name, :hash, :role)
                         on conflict (name) do nothing""")
                 .param("id", UUID.randomUUID())
                 .param("name", name)
-                .param("hash", encoder.encode(password))
+                .param("hash", hash(password))
                 .param("role", role.name())
                 .update();
         if (added == 0) {

@@ -26,8 +26,42 @@ class Security {
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, JsonMapper json) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/people")
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, "/api/people")
+                        .authenticated()
+                        .requestMatchers("/api/people/**")
                         .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.PUT, "/api/shop")
+                        .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.POST, "/api/book/*/release", "/api/book/*/corrections/*")
+                        .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.DELETE, "/api/book/*", "/api/jobs/*/owner")
+                        .hasRole("LEAD")
+                        .requestMatchers(
+                                HttpMethod.PUT,
+                                "/api/book/*/draft",
+                                "/api/stock/*/tested",
+                                "/api/heat-sources/*",
+                                "/api/instruments/*")
+                        .hasAnyRole("TECHNICIAN", "LEAD")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/api/book-check",
+                                "/api/book-import",
+                                "/api/book-start",
+                                "/api/book-outline",
+                                "/api/stock/preview",
+                                "/api/stock/import",
+                                "/api/jobs/*/corrections",
+                                "/api/jobs/*/parts",
+                                "/api/jobs/*/heat/*")
+                        .hasAnyRole("TECHNICIAN", "LEAD")
+                        .requestMatchers(
+                                HttpMethod.DELETE,
+                                "/api/jobs/*/parts",
+                                "/api/heat-sources/*",
+                                "/api/heat-sources/*/calibration",
+                                "/api/instruments/*")
+                        .hasAnyRole("TECHNICIAN", "LEAD")
                         .requestMatchers(HttpMethod.GET, "/api/session")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/session")

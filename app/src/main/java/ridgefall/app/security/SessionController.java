@@ -27,9 +27,9 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.demo.DemoPeople;
 import ridgefall.app.http.Problem;
 import ridgefall.app.security.People.Outcome;
-import ridgefall.app.security.People.Person;
 import ridgefall.app.security.People.Units;
 import ridgefall.core.job.Role;
+import ridgefall.core.units.NotAllowed;
 
 @RestController
 @RequestMapping("/api")
@@ -51,8 +51,6 @@ class SessionController {
     record SessionView(@Schema(nullable = true) Me me, Instant serverTime, List<DemoPeople.DemoSignIn> demoSignIns) {}
 
     record SignIn(String name, String password) {}
-
-    record NewPerson(String name, String password, Role role) {}
 
     @GetMapping("/session")
     SessionView session(@AuthenticationPrincipal SignedIn who) {
@@ -112,16 +110,13 @@ class SessionController {
         return units;
     }
 
-    @GetMapping("/people")
-    List<Person> people() {
-        return people.all();
-    }
+    record NewPassword(String old, String password) {}
 
-    /** Only a lead; the filter chain says so. */
-    @PostMapping("/people")
-    @ResponseStatus(HttpStatus.CREATED)
-    Person add(@RequestBody NewPerson person) {
-        people.add(person.name(), person.password(), person.role());
-        return new Person(person.name(), person.role());
+    @PutMapping("/session/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void changePassword(@RequestBody NewPassword given, @AuthenticationPrincipal SignedIn who) {
+        if (!people.changePassword(who.personId(), given.old(), given.password())) {
+            throw new NotAllowed("old", "(not shown)", "the password you sign in with now");
+        }
     }
 }

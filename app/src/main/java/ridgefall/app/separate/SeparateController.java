@@ -26,7 +26,7 @@ class SeparateController {
             double lengthMm,
             double depthMm,
             String depthBecause,
-            double hazard,
+            boolean dangerous,
             @Schema(nullable = true) String hazardWords,
             boolean hinge,
             boolean cracked,
@@ -54,7 +54,7 @@ class SeparateController {
     @GetMapping("/api/jobs/{jobId}/separate")
     SeparateView separate(@PathVariable UUID jobId) {
         Course course = jobs.course(jobId);
-        DeviceProfile profile = jobs.profile(course);
+        DeviceProfile profile = course.profile();
         CutPlan plan = course.cutPlan();
         return new SeparateView(
                 plan.stretches().stream()
@@ -65,7 +65,7 @@ class SeparateController {
                                 s.where().lengthMm(),
                                 s.depthMm(),
                                 s.depthBecause(),
-                                s.hazard(),
+                                s.dangerous(),
                                 s.hazardWords(),
                                 s.hinge(),
                                 s.cracked(),

@@ -1,0 +1,217 @@
+package ridgefall.app.heat;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.Stream;
+import ridgefall.core.heat.Forecast;
+import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.Measured;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Fact.Surface;
+import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.units.Band;
+import ridgefall.core.units.Source;
+
+/** Plans and forecasts as JSON: what never happens is null. */
+final class HeatViews {
+    private HeatViews() {}
+
+    private static Double finite(double value) {
+        return Double.isFinite(value) ? value : null;
+    }
+
+    /** Ten, fifty and ninety of a hundred benches stay below; null where they never get there. */
+    record BandView(
+            @Schema(nullable = true) Double p10,
+            @Schema(nullable = true) Double p50,
+            @Schema(nullable = true) Double p90) {
+        static BandView of(Band band) {
+            return new BandView(finite(band.p10()), finite(band.p50()), finite(band.p90()));
+        }
+    }
+
+    record ForecastPoint(double seconds, BandView bondC, BandView batteryC, BandView displayC) {
+        static List<ForecastPoint> of(List<HeatPlan.Point> curve) {
+            return curve.stream()
+                    .map(p -> new ForecastPoint(
+                            p.seconds(), BandView.of(p.bondC()), BandView.of(p.batteryC()), BandView.of(p.displayC())))
+                    .toList();
+        }
+    }
+
+    record InfluenceView(
+            String unknown,
+            @Schema(nullable = true) Double secondsAtLow,
+            @Schema(nullable = true) Double secondsAtHigh) {}
+
+    record CandidateView(double settingC, Sweep sweep, double soakSeconds, boolean chosen, String because) {}
+
+    /** A piece of the edge; {@code why} says what holds it back. */
+    record BondStretchView(
+            double fromMm,
+            double lengthMm,
+            double bondAtPullC,
+            @Schema(nullable = true) Double readySeconds,
+            double workableForSeconds,
+            @Schema(nullable = true) String why) {}
+
+    record HeatPlanView(
+            String sourceId,
+            String sourceName,
+            double settingC,
+            @Schema(nullable = true) Double dial,
+            @Schema(nullable = true) Double distanceMm,
+            Sweep sweep,
+            boolean feasible,
+            double soakSeconds,
+            int dwells,
+            double readyShare,
+            BandView readyAtSeconds,
+            double latestSeconds,
+            double workableFromC,
+            BandView bondAtPullC,
+            BandView batteryAtPullC,
+            BandView displayAtPullC,
+            BandView workableForSeconds,
+            double reheatSeconds,
+            double preheatSeconds,
+            List<String> because,
+            Source howSure,
+            int weighed,
+            List<ForecastPoint> curve,
+            List<BondStretchView> stretches,
+            List<InfluenceView> influences,
+            List<CandidateView> candidates) {
+        static HeatPlanView of(HeatPlan plan) {
+            return new HeatPlanView(
+                    plan.source().id(),
+                    plan.source().name(),
+                    plan.settingC(),
+                    plan.setup().dial(),
+                    plan.setup().distanceMm(),
+                    plan.setup().sweep(),
+                    plan.feasible(),
+                    plan.soakSeconds(),
+                    plan.dwells(),
+                    plan.readyShare(),
+                    BandView.of(plan.readyAt()),
+                    plan.latestSeconds(),
+                    plan.workableFromC(),
+                    BandView.of(plan.bondAtPullC()),
+                    BandView.of(plan.batteryAtPullC()),
+                    BandView.of(plan.displayAtPullC()),
+                    BandView.of(plan.workableForSeconds()),
+                    plan.reheatSeconds(),
+                    plan.preheatSeconds(),
+                    plan.because(),
+                    plan.howSure(),
+                    plan.weighed(),
+                    ForecastPoint.of(plan.curve()),
+                    plan.stretches().stream()
+                            .map(s -> new BondStretchView(
+                                    s.fromMm(),
+                                    s.lengthMm(),
+                                    s.bondAtPullC(),
+                                    finite(s.readySeconds()),
+                                    s.workableForSeconds(),
+                                    s.why()))
+                            .toList(),
+                    plan.influences().stream()
+                            .map(i ->
+                                    new InfluenceView(i.unknown(), finite(i.secondsAtLow()), finite(i.secondsAtHigh())))
+                            .toList(),
+                    plan.candidates().stream()
+                            .map(c -> new CandidateView(
+                                    c.setup().settingC(), c.setup().sweep(), c.soakSeconds(), c.chosen(), c.because()))
+                            .toList());
+        }
+    }
+
+    /** What is shown beside the bond: the battery, or where that is out the display. */
+    record Guarded(boolean batteryIn, double stopC) {
+        static Guarded in(HeatQuestion question) {
+            HeatLimits limits = question.profile().limits();
+            return new Guarded(
+                    !question.batteryOut(), question.batteryOut() ? limits.displayStopC() : limits.batteryStopC());
+        }
+    }
+
+    /**
+     * @param rough from few benches only: the full plans are still being computed
+     * @param stillWarm from the last soak: then it goes back on for a short time only
+     * @param soaks how often it was laid on a source
+     */
+    record HeatView(Guarded guarded, boolean rough, boolean stillWarm, int soaks, List<HeatPlanView> plans) {
+        static HeatView of(HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<HeatPlan> plans) {
+            return new HeatView(
+                    Guarded.in(question),
+                    rough,
+                    stillWarm,
+                    soaks,
+                    plans.stream().map(HeatPlanView::of).toList());
+        }
+    }
+
+    record StretchForecast(
+            double fromMm, double lengthMm, List<Double> bondC, BandView readyAtSeconds, BandView coldAtSeconds) {}
+
+    /** By hand or by an instrument. */
+    record MeasuredPoint(double seconds, Surface surface, double celsius) {}
+
+    /** Seconds count from the start of the last soak; {@code bondC} of a stretch is at the times of the curve. */
+    record ForecastView(
+            long soakSeq,
+            boolean running,
+            Instant startedAt,
+            String sourceName,
+            double settingC,
+            boolean flat,
+            Guarded guarded,
+            double workableFromC,
+            BandView readyAtSeconds,
+            double latestSeconds,
+            @Schema(nullable = true) Double endedSeconds,
+            double agreeing,
+            List<ForecastPoint> curve,
+            List<StretchForecast> stretches,
+            List<MeasuredPoint> measured) {
+        static ForecastView of(HeatQuestion question, Soak soak, Forecast forecast, List<Measured> instruments) {
+            return new ForecastView(
+                    forecast.soakSeq(),
+                    forecast.running(),
+                    soak.startedAt(),
+                    question.sourceName(soak.sourceId()),
+                    soak.settingC(),
+                    soak.flat(),
+                    Guarded.in(question),
+                    forecast.workableFromC(),
+                    BandView.of(forecast.readyAt()),
+                    forecast.latestSeconds(),
+                    finite(forecast.endedSeconds()),
+                    forecast.agreeing(),
+                    ForecastPoint.of(forecast.curve()),
+                    forecast.stretches().stream()
+                            .map(s -> new StretchForecast(
+                                    s.fromMm(),
+                                    s.lengthMm(),
+                                    s.bondC(),
+                                    BandView.of(s.readyAt()),
+                                    BandView.of(s.coldAt())))
+                            .toList(),
+                    Stream.concat(
+                                    instruments.stream()
+                                            .map(m -> new MeasuredPoint(m.seconds(), m.surface(), m.celsius())),
+                                    soak.happened().stream()
+                                            .filter(h -> h.fact() instanceof Fact.TemperatureRead)
+                                            .map(h -> {
+                                                Fact.TemperatureRead read = (Fact.TemperatureRead) h.fact();
+                                                return new MeasuredPoint(h.seconds(), read.surface(), read.celsius());
+                                            }))
+                            .toList());
+        }
+    }
+}

@@ -1,0 +1,185 @@
+package ridgefall.app.instrument;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import ridgefall.app.instrument.Instruments.Instrument;
+import ridgefall.app.instrument.Readings.Soaking;
+import ridgefall.app.job.Jobs;
+import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.Setup;
+import ridgefall.core.heat.StandInBench;
+import ridgefall.core.job.Fact.Surface;
+import ridgefall.core.job.JobState.Soak;
+
+/**
+ * Two instruments that are not there: a plate with a sensor in its face and a thermometer with two thermocouples, both
+ * beside Plate 1, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
+ * knows.
+ */
+@Component
+@ConditionalOnProperty("ridgefall.demo")
+@Order
+class StandIns implements ApplicationRunner, DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(StandIns.class);
+    private static final String SOURCE = "plate-1";
+    private static final long SEED = 7;
+    private static final double NOISE_K = 0.3;
+
+    private final Instruments instruments;
+    private final Readings readings;
+    private final Jobs jobs;
+    private final Clock clock;
+    private final ExecutorService talking = Executors.newCachedThreadPool();
+    private final Cache<List<Soak>, StandInBench> benches =
+            Caffeine.newBuilder().maximumSize(4).build();
+    private final Random noise = new Random(SEED);
+    private ServerSocket plate;
+    private ServerSocket thermometer;
+
+    StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
+        this.instruments = instruments;
+        this.readings = readings;
+        this.jobs = jobs;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) throws IOException {
+        plate = open();
+        thermometer = open();
+        String host = plate.getInetAddress().getHostAddress();
+        instruments.put(new Instrument(
+                "stand-in-plate",
+                "Plate 1's own sensor (stand-in)",
+                host,
+                plate.getLocalPort(),
+                SOURCE,
+                null,
+                null,
+                "MEAS:TEMP:SURF?"));
+        instruments.put(new Instrument(
+                "stand-in-thermocouples",
+                "Two thermocouples (stand-in)",
+                host,
+                thermometer.getLocalPort(),
+                SOURCE,
+                "MEAS:TEMP? (@102)",
+                "MEAS:TEMP? (@101)",
+                null));
+        talking.execute(() -> accept(plate));
+        talking.execute(() -> accept(thermometer));
+    }
+
+    private static ServerSocket open() throws IOException {
+        return new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
+    }
+
+    private void accept(ServerSocket server) {
+        while (!server.isClosed()) {
+            try {
+                Socket caller = server.accept();
+                talking.execute(() -> talk(caller));
+            } catch (IOException e) {
+                LOG.debug("stand-in: {}", e.getMessage());
+            }
+        }
+    }
+
+    private void talk(Socket caller) {
+        try (caller;
+                BufferedReader in =
+                        new BufferedReader(new InputStreamReader(caller.getInputStream(), StandardCharsets.US_ASCII));
+                OutputStream out = caller.getOutputStream()) {
+            for (String query = in.readLine(); query != null; query = in.readLine()) {
+                out.write((answer(query.strip()) + "\n").getBytes(StandardCharsets.US_ASCII));
+                out.flush();
+            }
+        } catch (IOException e) {
+            LOG.debug("stand-in: {}", e.getMessage());
+        }
+    }
+
+    private String answer(String query) {
+        return switch (query) {
+            case "*IDN?" -> "Ridgefall,stand-in,0,1";
+            case "UNIT:TEMP?" -> "C";
+            case "MEAS:TEMP? (@101)" -> number(device(Surface.FRAME));
+            case "MEAS:TEMP? (@102)" -> number(device(Surface.GLASS));
+            case "MEAS:TEMP:SURF?" -> number(surface());
+            default -> "";
+        };
+    }
+
+    private static String number(double celsius) {
+        return String.format(Locale.ROOT, "%+.6E", celsius);
+    }
+
+    private double idle() {
+        synchronized (noise) {
+            return HeatQuestion.ROOM_C + NOISE_K * noise.nextGaussian();
+        }
+    }
+
+    private double device(Surface surface) {
+        return readings.soakingOn(SOURCE)
+                .map(soaking -> bench(soaking).shows(surface, since(soaking)))
+                .orElseGet(this::idle);
+    }
+
+    private double surface() {
+        Optional<Soaking> soaking = readings.soakingOn(SOURCE);
+        if (soaking.isEmpty()) {
+            return idle();
+        }
+        Course course = jobs.course(soaking.get().jobId());
+        HeatSource source = course.heatQuestion().source(SOURCE);
+        Setup setup = Setup.face(course.state().runningSoak().orElseThrow().settingC());
+        return bench(soaking.get()).surfaceC(source, setup) + idle() - HeatQuestion.ROOM_C;
+    }
+
+    private double since(Soaking soaking) {
+        return Duration.between(soaking.startedAt(), clock.instant()).toMillis() / 1000.0;
+    }
+
+    private StandInBench bench(Soaking soaking) {
+        Course course = jobs.course(soaking.jobId());
+        HeatQuestion question = course.heatQuestion();
+        return benches.get(course.state().soaks(), soaks -> new StandInBench(question, soaks, SEED));
+    }
+
+    @Override
+    public void destroy() throws IOException {
+        talking.shutdownNow();
+        for (ServerSocket server : new ServerSocket[] {plate, thermometer}) {
+            if (server != null) {
+                server.close();
+            }
+        }
+    }
+}

@@ -1,0 +1,178 @@
+package ridgefall.app.parts;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.Grade;
+import ridgefall.core.profile.PartKind;
+import ridgefall.core.units.Allowed;
+import ridgefall.core.units.Money;
+import ridgefall.core.units.NotAllowed;
+
+/** A supplier's price list as CSV (comma or semicolon, UTF-8): one header line, one part a line. */
+record PriceList(List<Line> lines, List<Mistake> mistakes) {
+    static final List<String> COLUMNS = List.of(
+            "part_number",
+            "supplier",
+            "device",
+            "variant",
+            "kind",
+            "grade",
+            "brings",
+            "price",
+            "currency",
+            "pieces",
+            "lot");
+
+    private static final int MOST_LINES = 20_000;
+    private static final int MOST_MISTAKES = 100;
+    private static final char REPLACEMENT = '\uFFFD';
+
+    record Line(
+            long number,
+            String partNumber,
+            String supplier,
+            String deviceId,
+            String variantId,
+            PartKind kind,
+            Grade grade,
+            List<Brings> brings,
+            Money price,
+            int pieces,
+            String lot) {}
+
+    /** @param line of the file, 1 for the header */
+    record Mistake(long line, String field, String value, String allowed) {}
+
+    /**
+     * @param known whether the book has a device of this id
+     * @throws NotAllowed when it is no CSV, or no UTF-8, or too long
+     */
+    static PriceList read(String text, Predicate<String> known) {
+        if (text.indexOf(REPLACEMENT) >= 0 || text.indexOf('\0') >= 0) {
+            throw new NotAllowed("file", "not UTF-8 text", "a CSV file saved as UTF-8");
+        }
+        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        String header = plain.lines().findFirst().orElse("");
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(header.contains(";") ? ';' : ',')
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreSurroundingSpaces(true)
+                .setIgnoreEmptyLines(true)
+                .get();
+        List<Line> lines = new ArrayList<>();
+        List<Mistake> mistakes = new ArrayList<>();
+        try (CSVParser parser = CSVParser.parse(plain, format)) {
+            columns(parser.getHeaderNames());
+            Set<String> seen = new HashSet<>();
+            for (CSVRecord record : parser) {
+                if (record.getRecordNumber() > MOST_LINES) {
+                    throw new NotAllowed("file", "more than " + MOST_LINES + " lines", "at most " + MOST_LINES);
+                }
+                long number = record.getRecordNumber() + 1;
+                try {
+                    Line line = line(number, record, known);
+                    if (!seen.add(line.supplier() + "\n" + line.partNumber())) {
+                        throw new NotAllowed("part_number", line.partNumber(), "a number that stands once in the file");
+                    }
+                    lines.add(line);
+                } catch (NotAllowed e) {
+                    if (mistakes.size() < MOST_MISTAKES) {
+                        mistakes.add(new Mistake(number, e.field(), e.value(), e.allowed()));
+                    }
+                }
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw new NotAllowed("file", "not a CSV file", "one header line and one part a line");
+        }
+        if (lines.isEmpty() && mistakes.isEmpty()) {
+            throw new NotAllowed("file", "no lines", "at least one part");
+        }
+        return new PriceList(lines, mistakes);
+    }
+
+    private static void columns(List<String> given) {
+        Set<String> missing = new TreeSet<>(COLUMNS);
+        missing.removeAll(given);
+        Set<String> unknown = new TreeSet<>(given);
+        COLUMNS.forEach(unknown::remove);
+        if (!missing.isEmpty() || !unknown.isEmpty()) {
+            throw new NotAllowed(
+                    "columns",
+                    (missing.isEmpty() ? "" : "without " + String.join(", ", missing))
+                            + (missing.isEmpty() || unknown.isEmpty() ? "" : "; ")
+                            + (unknown.isEmpty() ? "" : "with " + String.join(", ", unknown)),
+                    String.join(", ", COLUMNS));
+        }
+    }
+
+    private static Line line(long number, CSVRecord record, Predicate<String> known) {
+        if (!record.isConsistent()) {
+            throw new NotAllowed("line", record.size() + " values", COLUMNS.size() + " values");
+        }
+        String device = Allowed.text("device", record.get("device"), 60);
+        if (!known.test(device)) {
+            throw new NotAllowed("device", device, "the id of a released device of the book");
+        }
+        String variant = record.get("variant").isBlank() ? null : Allowed.text("variant", record.get("variant"), 40);
+        return new Line(
+                number,
+                Allowed.text("part_number", record.get("part_number"), 60),
+                Allowed.text("supplier", record.get("supplier"), 80),
+                device,
+                variant,
+                one("kind", record.get("kind"), PartKind.class),
+                one("grade", record.get("grade"), Grade.class),
+                Arrays.stream(record.get("brings").split("[\\s|+]+"))
+                        .filter(word -> !word.isBlank())
+                        .map(word -> one("brings", word, Brings.class))
+                        .distinct()
+                        .toList(),
+                Money.of("price", decimal(record.get("price")), record.get("currency")),
+                whole(record.get("pieces")),
+                Allowed.optionalText("lot", record.get("lot"), 40));
+    }
+
+    private static <E extends Enum<E>> E one(String field, String word, Class<E> type) {
+        String name = word.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
+        return Arrays.stream(type.getEnumConstants())
+                .filter(e -> e.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new NotAllowed(
+                        field,
+                        word,
+                        "one of "
+                                + Arrays.stream(type.getEnumConstants())
+                                        .map(e -> e.name().toLowerCase(Locale.ROOT))
+                                        .collect(Collectors.joining(", "))));
+    }
+
+    private static BigDecimal decimal(String text) {
+        if (!text.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {
+            throw new NotAllowed("price", text, "0 to 100000, a point and at most two decimals");
+        }
+        return new BigDecimal(text);
+    }
+
+    private static int whole(String text) {
+        if (!text.matches("[0-9]{1,5}")) {
+            throw new NotAllowed("pieces", text, "0 to 99999 pieces");
+        }
+        return Integer.parseInt(text);
+    }
+}

@@ -1,0 +1,53 @@
+package ridgefall.app.parts;
+
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.job.Journal;
+import ridgefall.app.job.Journal.Outcome;
+import ridgefall.app.parts.Stock.Row;
+import ridgefall.app.security.SignedIn;
+import ridgefall.core.job.PartsFact;
+import ridgefall.core.units.NotAllowed;
+
+/** Takes pieces off the shelf for jobs and puts them back: shelf and journal change together or not at all. */
+@Service
+public class Reservations {
+    private final Stock stock;
+    private final Journal journal;
+
+    Reservations(Stock stock, Journal journal) {
+        this.stock = stock;
+        this.journal = journal;
+    }
+
+    /** @throws NotAllowed when no such part is there or every piece is taken */
+    @Transactional
+    public Outcome take(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
+        Row row = stock.locked(stockId)
+                .orElseThrow(() -> new NotAllowed("stockId", stockId, "a part of this shop's stock"));
+        Outcome outcome = journal.appendNow(
+                jobId,
+                commandId,
+                new PartsFact.PartReserved(row.id(), row.kind(), row.grade(), row.words(), row.brings()),
+                who,
+                () -> {
+                    if (row.free() < 1) {
+                        throw new NotAllowed("stockId", row.partNumber(), "a part with a free piece; this has none");
+                    }
+                });
+        if (outcome instanceof Outcome.Recorded) {
+            stock.reserve(jobId, stockId);
+        }
+        return outcome;
+    }
+
+    @Transactional
+    public Outcome putBack(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
+        Outcome outcome = journal.appendNow(jobId, commandId, new PartsFact.PartReturned(stockId), who, () -> {});
+        if (outcome instanceof Outcome.Recorded) {
+            stock.free(jobId, stockId);
+        }
+        return outcome;
+    }
+}

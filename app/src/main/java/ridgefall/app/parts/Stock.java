@@ -1,0 +1,215 @@
+package ridgefall.app.parts;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import ridgefall.core.decide.Offer;
+import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.Grade;
+import ridgefall.core.profile.PartKind;
+import ridgefall.core.units.Money;
+
+/**
+ * Parts on the shelf and on price lists. A row is one part number of one supplier; pieces of it are reserved by jobs, and
+ * used up by those handed over since the row was last counted.
+ */
+@Repository
+public class Stock {
+    private static final int MOST_FOUND = 60;
+    private static final String ORDER = " order by s.device_id, s.kind, s.price";
+
+    private final JdbcClient jdbc;
+
+    Stock(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * @param pieces there, with those that open jobs have reserved
+     * @param free pieces that no job has reserved
+     */
+    public record Row(
+            UUID id,
+            String partNumber,
+            String supplier,
+            String deviceId,
+            @Schema(nullable = true) String variantId,
+            PartKind kind,
+            Grade grade,
+            List<Brings> brings,
+            BigDecimal price,
+            String currency,
+            int pieces,
+            int free,
+            String lot,
+            boolean tested) {
+
+        public String words() {
+            return kind.words() + ", " + grade.words() + ", " + partNumber + " of " + supplier
+                    + (lot.isBlank() ? "" : ", lot " + lot);
+        }
+
+        Offer offer() {
+            return new Offer(id, kind, grade, supplier, new Money(price, currency), brings, free);
+        }
+    }
+
+    private static final String COUNTED = """
+            select s.*,
+                greatest(0, s.pieces - (select count(*) from reservation r join job j on j.id = r.job_id
+                    where r.stock_id = s.id and not j.unrepaired and j.handed_over_at > s.counted_at)) as there,
+                (select count(*) from reservation r join job j on j.id = r.job_id
+                    where r.stock_id = s.id and j.handed_over_at is null) as reserved
+            from\s""";
+
+    private static final String SELECT = COUNTED + "stock s ";
+
+    /** Rows that have all the given words in part number, supplier, device or kind. */
+    List<Row> search(String query) {
+        List<String> words = Arrays.stream(query.toLowerCase(Locale.ROOT).split("\\s+"))
+                .filter(word -> !word.isBlank())
+                .limit(8)
+                .toList();
+        String where = words.isEmpty()
+                ? ""
+                : "where "
+                        + IntStream.range(0, words.size())
+                                .mapToObj(i -> "s.search like :w" + i)
+                                .collect(Collectors.joining(" and "));
+        JdbcClient.StatementSpec statement =
+                // Reservations are counted for what is shown, not for all that was found.
+                jdbc.sql(COUNTED + "(select * from stock s " + where + ORDER + " limit " + MOST_FOUND + ") s" + ORDER);
+        for (int i = 0; i < words.size(); i++) {
+            statement = statement.param("w" + i, "%" + words.get(i).replaceAll("([%_\\\\])", "\\\\$1") + "%");
+        }
+        return statement.query(Stock::row).list();
+    }
+
+    /** Whatever fits a device in this variant; a row without a variant fits all. */
+    public List<Row> fitting(String deviceId, String variantId) {
+        return jdbc.sql(SELECT + """
+                        where s.device_id = :device and (s.variant_id is null or s.variant_id = :variant)
+                        order by s.kind, s.price""")
+                .param("device", deviceId)
+                .param("variant", variantId)
+                .query(Stock::row)
+                .list();
+    }
+
+    public List<Offer> offers(String deviceId, String variantId) {
+        return fitting(deviceId, variantId).stream().map(Row::offer).toList();
+    }
+
+    Optional<Row> byNumber(String supplier, String partNumber) {
+        return jdbc.sql(SELECT + "where s.supplier = :supplier and s.part_number = :number")
+                .param("supplier", supplier)
+                .param("number", partNumber)
+                .query(Stock::row)
+                .optional();
+    }
+
+    /** Locks the row, so that two jobs can't take its last piece. */
+    Optional<Row> locked(UUID id) {
+        jdbc.sql("select id from stock where id = :id for update")
+                .param("id", id)
+                .query(UUID.class)
+                .optional();
+        return jdbc.sql(SELECT + "where s.id = :id")
+                .param("id", id)
+                .query(Stock::row)
+                .optional();
+    }
+
+    void reserve(UUID jobId, UUID stockId) {
+        jdbc.sql("insert into reservation (job_id, stock_id) values (:job, :stock) on conflict do nothing")
+                .param("job", jobId)
+                .param("stock", stockId)
+                .update();
+    }
+
+    void free(UUID jobId, UUID stockId) {
+        jdbc.sql("delete from reservation where job_id = :job and stock_id = :stock")
+                .param("job", jobId)
+                .param("stock", stockId)
+                .update();
+    }
+
+    void put(PriceList.Line line, UUID id) {
+        jdbc.sql("""
+                        insert into stock (id, part_number, supplier, device_id, variant_id, kind, grade, brings, price,
+                            currency, pieces, lot, search)
+                        values (:id, :number, :supplier, :device, :variant, :kind, :grade, string_to_array(:brings, ' '),
+                            :price, :currency, :pieces, :lot, :search)
+                        on conflict (supplier, part_number) do update set device_id = excluded.device_id,
+                            variant_id = excluded.variant_id, kind = excluded.kind, grade = excluded.grade,
+                            brings = excluded.brings, price = excluded.price, currency = excluded.currency,
+                            pieces = excluded.pieces, lot = excluded.lot, search = excluded.search,
+                            counted_at = now()""")
+                .param("id", id)
+                .param("number", line.partNumber())
+                .param("supplier", line.supplier())
+                .param("device", line.deviceId())
+                .param("variant", line.variantId())
+                .param("kind", line.kind().name())
+                .param("grade", line.grade().name())
+                .param("brings", line.brings().stream().map(Brings::name).collect(Collectors.joining(" ")))
+                .param("price", line.price().amount())
+                .param("currency", line.price().currency())
+                .param("pieces", line.pieces())
+                .param("lot", line.lot())
+                .param(
+                        "search",
+                        String.join(
+                                        " ",
+                                        line.partNumber(),
+                                        line.supplier(),
+                                        line.deviceId(),
+                                        line.kind().words(),
+                                        line.grade().words(),
+                                        line.lot())
+                                .toLowerCase(Locale.ROOT))
+                .update();
+    }
+
+    boolean tested(UUID id, boolean tested) {
+        return jdbc.sql("update stock set tested = :tested where id = :id")
+                        .param("tested", tested)
+                        .param("id", id)
+                        .update()
+                > 0;
+    }
+
+    private static Row row(ResultSet row, int n) throws SQLException {
+        Array brings = row.getArray("brings");
+        return new Row(
+                row.getObject("id", UUID.class),
+                row.getString("part_number"),
+                row.getString("supplier"),
+                row.getString("device_id"),
+                row.getString("variant_id"),
+                PartKind.valueOf(row.getString("kind")),
+                Grade.valueOf(row.getString("grade")),
+                Stream.of((String[]) brings.getArray())
+                        .filter(word -> !word.isBlank())
+                        .map(Brings::valueOf)
+                        .toList(),
+                row.getBigDecimal("price"),
+                row.getString("currency"),
+                row.getInt("there"),
+                Math.max(0, row.getInt("there") - row.getInt("reserved")),
+                row.getString("lot"),
+                row.getBoolean("tested"));
+    }
+}

@@ -1,0 +1,2 @@
+/** Rates, currency and retention of this shop. */
+package ridgefall.app.shop;

@@ -1,0 +1,259 @@
+package ridgefall.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import ridgefall.app.Client.Answer;
+import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Role;
+import tools.jackson.databind.JsonNode;
+
+/** Quotes that add up, price lists that are taken whole, and pieces that go to one job only. */
+@ExtendWith(RunningApp.class)
+class DecideAndPartsTest {
+    private static final String HEADER =
+            "part_number,supplier,device,variant,kind,grade,brings,price,currency,pieces,lot\n";
+
+    private final App app;
+    private final Client ansa;
+
+    DecideAndPartsTest(App app) {
+        this.app = app;
+        this.ansa = app.signedIn(Role.TECHNICIAN);
+    }
+
+    private UUID cracked() {
+        UUID job = ansa.openJob();
+        ansa.append(job, 1, Map.of("type", "FrontSeen", "condition", "CRACKED"));
+        return job;
+    }
+
+    private static String line(String number, String price, int pieces) {
+        return number + ",Test Supply,marrowby-quire-11,,fused_front,premium_copy,tape magnets," + price + ",EUR,"
+                + pieces + ",T1\n";
+    }
+
+    private JsonNode row(String number) {
+        return ansa.get("/api/stock?query=" + number).json().get(0);
+    }
+
+    @Test
+    void everyQuoteOnTheScreenAddsUpToTheCent() {
+        JsonNode decision = ansa.get("/api/jobs/" + cracked() + "/decide").json();
+        JsonNode quotes = decision.at("/options/0/quotes");
+        assertThat(quotes.size()).isGreaterThanOrEqualTo(3);
+        for (JsonNode quote : quotes) {
+            BigDecimal sum = quote.get("lines")
+                    .valueStream()
+                    .map(line -> line.at("/amount/amount").decimalValue())
+                    .reduce(BigDecimal.ZERO, BigDecimal::add);
+            assertThat(quote.at("/total/amount").decimalValue()).isEqualByComparingTo(sum);
+        }
+    }
+
+    @Test
+    void theAgreedQuoteIsInTheJournalWithItsGradeAndName() {
+        UUID job = cracked();
+        JsonNode agree = ansa.get("/api/jobs/" + job + "/decide").json().at("/options/0/quotes/0/agree");
+        assertThat(agree.at("/asks/0/suggestion").asString())
+                .isEqualTo(agree.at("/fact/price").decimalValue().setScale(2).toPlainString());
+        tools.jackson.databind.node.ObjectNode fact = (tools.jackson.databind.node.ObjectNode) agree.get("fact");
+        fact.put("agreedBy", "Hut warden");
+        assertThat(ansa.append(job, 2, fact).status()).isEqualTo(200);
+        assertThat(ansa.get("/api/jobs/" + job).json().at("/journal/0/words").asString())
+                .contains("Agreed: New fused front", "by Hut warden");
+    }
+
+    @Test
+    void theQuoteIsAlsoAPageToGiveAway() throws IOException {
+        UUID job = cracked();
+        HttpResponse<byte[]> pdf = ansa.bytes("/api/jobs/" + job + "/quote?repairId=fused-front&grade=PREMIUM_COPY");
+        assertThat(pdf.statusCode()).isEqualTo(200);
+        try (PDDocument page = Loader.loadPDF(pdf.body())) {
+            assertThat(new PDFTextStripper().getText(page))
+                    .contains("Test hut", "Marrowby Quire 11", "premium copy", "Together", "Water resistance is not");
+        }
+        assertThat(ansa.get("/api/jobs/" + job + "/quote?repairId=nothing&grade=PREMIUM_COPY")
+                        .text("field"))
+                .isEqualTo("repairId");
+        assertThat(ansa.get("/api/jobs/" + job + "/quote?repairId=fused-front&grade=GOLD")
+                        .text("allowed"))
+                .contains("REFURBISHED_ORIGINAL");
+    }
+
+    @Test
+    void whatAnotherOneCostsDecidesWhetherItIsWorthIt() {
+        UUID job = cracked();
+        ansa.append(job, 2, Map.of("type", "ReplacementPriced", "price", 90, "currency", "EUR"));
+        assertThat(ansa.get("/api/jobs/" + job + "/decide")
+                        .json()
+                        .at("/worth/verdict")
+                        .asString())
+                .isEqualTo("NOT_WORTH_IT");
+    }
+
+    @Test
+    void aPriceListIsShownFirstAndThenTakenWhole() {
+        String number = "P" + UUID.randomUUID().toString().substring(0, 8);
+        JsonNode preview = ansa.text("/api/stock/preview", HEADER + line(number, "80.00", 2))
+                .json();
+        assertThat(preview.get("added").asInt()).isEqualTo(1);
+        assertThat(ansa.get("/api/stock?query=" + number).json()).isEmpty();
+        assertThat(ansa.text("/api/stock/import", HEADER + line(number, "80.00", 2))
+                        .status())
+                .isEqualTo(200);
+        JsonNode changed = ansa.text("/api/stock/preview", HEADER + line(number, "75.50", 2))
+                .json();
+        assertThat(changed.get("changed").asInt()).isEqualTo(1);
+        assertThat(changed.at("/lines/0/before").asString()).isEqualTo("80.00 EUR, 2 pieces");
+        ansa.text("/api/stock/import", HEADER + line(number, "75.50", 2));
+        assertThat(row(number).get("price").decimalValue()).isEqualByComparingTo("75.50");
+        assertThat(ansa.text("/api/stock/preview", HEADER + line(number, "75.50", 2))
+                        .json()
+                        .get("same")
+                        .asInt())
+                .isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            X1,S,marrowby-quire-11,,fused_front,premium_copy,tape,12.999,EUR,1,L   | price
+            X1,S,marrowby-quire-11,,fused_front,premium_copy,tape,"12,50",EUR,1,L  | price
+            X1,S,marrowby-quire-11,,fused_front,premium_copy,tape,12.50,euro,1,L   | currency
+            X1,S,no-such-device,,fused_front,premium_copy,tape,12.50,EUR,1,L       | device
+            X1,S,marrowby-quire-11,,front,premium_copy,tape,12.50,EUR,1,L          | kind
+            X1,S,marrowby-quire-11,,fused_front,golden,tape,12.50,EUR,1,L          | grade
+            X1,S,marrowby-quire-11,,fused_front,premium_copy,hope,12.50,EUR,1,L    | brings
+            X1,S,marrowby-quire-11,,fused_front,premium_copy,tape,12.50,EUR,-1,L   | pieces
+            ,S,marrowby-quire-11,,fused_front,premium_copy,tape,12.50,EUR,1,L      | part_number
+            X1,S,marrowby-quire-11                                                 | line
+            """)
+    void aWrongLineIsNamedAndNothingOfTheListIsTaken(String wrong, String field) {
+        String number = "W" + UUID.randomUUID().toString().substring(0, 8);
+        Answer answer = ansa.text("/api/stock/import", HEADER + line(number, "80.00", 2) + wrong + "\n");
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.json().at("/mistakes/0/line").asInt()).isEqualTo(3);
+        assertThat(answer.json().at("/mistakes/0/field").asString()).isEqualTo(field);
+        assertThat(ansa.get("/api/stock?query=" + number).json()).isEmpty();
+    }
+
+    @Test
+    void wrongColumnsDuplicatesAndForeignEncodingsAreRefused() {
+        assertThat(ansa.text("/api/stock/preview", "part,price\nX,1\n").text("value"))
+                .contains("without brings, currency", "with part");
+        Answer twice = ansa.text("/api/stock/import", HEADER + line("D1", "80.00", 2) + line("D1", "81.00", 2));
+        assertThat(twice.json().at("/mistakes/0/allowed").asString()).contains("stands once");
+        byte[] latin = (HEADER + line("Müller", "80.00", 2)).getBytes(java.nio.charset.StandardCharsets.ISO_8859_1);
+        assertThat(ansa.upload("/api/stock/preview", "text/plain", latin).text("value"))
+                .isEqualTo("not UTF-8 text");
+        assertThat(ansa.text("/api/stock/preview", HEADER).text("value")).isEqualTo("no lines");
+    }
+
+    @Test
+    void semicolonsAndAByteOrderMarkAreFine() {
+        String number = "S" + UUID.randomUUID().toString().substring(0, 8);
+        String csv = "\uFEFF" + (HEADER + line(number, "80.00", 2)).replace(',', ';');
+        assertThat(ansa.text("/api/stock/import", csv).status()).isEqualTo(200);
+        assertThat(row(number).get("brings").valueStream().map(JsonNode::asString))
+                .containsExactly("TAPE", "MAGNETS");
+    }
+
+    @Test
+    void theLastPieceGoesToOneOfTwoJobs() throws Exception {
+        String number = "L" + UUID.randomUUID().toString().substring(0, 8);
+        ansa.text("/api/stock/import", HEADER + line(number, "80.00", 1));
+        String stockId = row(number).get("id").asString();
+        UUID[] jobs = {cracked(), cracked()};
+        ExecutorService both = Executors.newFixedThreadPool(2);
+        try {
+            int taken = 0;
+            Callable<Answer> first = () -> take(jobs[0], stockId);
+            Callable<Answer> second = () -> take(jobs[1], stockId);
+            for (Future<Answer> answer : both.invokeAll(java.util.List.of(first, second))) {
+                taken += answer.get().status() == 200 ? 1 : 0;
+            }
+            assertThat(taken).isEqualTo(1);
+        } finally {
+            both.shutdownNow();
+        }
+        assertThat(row(number).get("free").asInt()).isZero();
+        UUID owner = ansa.get("/api/jobs/" + jobs[0]).raw().body().contains(number) ? jobs[0] : jobs[1];
+        Map<String, Object> back = Map.of("commandId", UUID.randomUUID(), "stockId", stockId);
+        assertThat(ansa.send("DELETE", "/api/jobs/" + owner + "/parts", back).status())
+                .isEqualTo(200);
+        assertThat(row(number).get("free").asInt()).isEqualTo(1);
+        assertThat(ansa.send("DELETE", "/api/jobs/" + owner + "/parts", back).status())
+                .as("said twice")
+                .isEqualTo(200);
+    }
+
+    @Test
+    void whatAJobUsedIsGoneOnceHandedOverUntilTheShelfIsCountedAgain() {
+        String number = "U" + UUID.randomUUID().toString().substring(0, 8);
+        ansa.text("/api/stock/import", HEADER + line(number, "80.00", 2));
+        UUID job = cracked();
+        take(job, row(number).get("id").asString());
+        assertThat(row(number).get("pieces").asInt()).isEqualTo(2);
+        ansa.handOver(job);
+        assertThat(row(number).get("pieces").asInt()).isEqualTo(1);
+        assertThat(row(number).get("free").asInt()).isEqualTo(1);
+        ansa.text("/api/stock/import", HEADER + line(number, "80.00", 4));
+        assertThat(row(number).get("pieces").asInt()).isEqualTo(4);
+        assertThat(row(number).get("free").asInt()).isEqualTo(4);
+    }
+
+    @Test
+    void aJobHandedBackUnrepairedHasUsedNothing() {
+        String number = "N" + UUID.randomUUID().toString().substring(0, 8);
+        ansa.text("/api/stock/import", HEADER + line(number, "80.00", 1));
+        UUID job = cracked();
+        take(job, row(number).get("id").asString());
+        ansa.append(job, 3, Map.of("type", "NotWorthIt", "reason", "board dead", "agreedBy", "Hut warden"));
+        assertThat(row(number).get("free").asInt()).isZero();
+        ansa.handOver(job);
+        assertThat(row(number).get("free").asInt()).isEqualTo(1);
+    }
+
+    private Answer take(UUID job, String stockId) {
+        return ansa.post("/api/jobs/" + job + "/parts", Map.of("commandId", UUID.randomUUID(), "stockId", stockId));
+    }
+
+    @Test
+    void aPartCannotBeReservedPastTheShelf() {
+        UUID job = cracked();
+        Answer answer = ansa.append(
+                job,
+                2,
+                Map.of("type", "PartReturned", "stockId", UUID.randomUUID().toString()));
+        assertThat(answer.text("allowed")).contains("/parts");
+    }
+
+    @Test
+    void onlyALeadChangesHowTheShopReckons() {
+        Map<String, Object> rates =
+                Map.of("currency", "EUR", "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+        assertThat(ansa.send("PUT", "/api/shop", rates).status()).isEqualTo(403);
+        Client lead = app.signedIn(Role.LEAD);
+        assertThat(lead.send("PUT", "/api/shop", rates).status()).isEqualTo(200);
+        Answer wrong = lead.send(
+                "PUT",
+                "/api/shop",
+                Map.of("currency", "EUR", "ratePerHour", -1, "consumables", 6.5, "callback", 25, "retentionDays", 365));
+        assertThat(wrong.text("field")).isEqualTo("ratePerHour");
+    }
+}

@@ -1,0 +1,203 @@
+package ridgefall.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.app.Client.Answer;
+import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Role;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
+
+/** The bench's own sources, and what they would do to a device. */
+@ExtendWith(RunningApp.class)
+class HeatTest {
+    private static final TypeReference<Map<String, Object>> FACT = new TypeReference<>() {};
+
+    private final Client ansa;
+    private final UUID job;
+
+    HeatTest(App app) {
+        ansa = app.signedIn(Role.TECHNICIAN);
+        job = ansa.openJob();
+    }
+
+    private static Map<String, Object> mat(int maxC) {
+        Map<String, Object> mat = new HashMap<>();
+        mat.put("name", "Silicone mat");
+        mat.put("kind", "PLATE");
+        mat.put("minC", 40);
+        mat.put("maxC", maxC);
+        mat.put("settleS", 120);
+        mat.put("air", null);
+        return mat;
+    }
+
+    private JsonNode judged(String recipe) {
+        Answer answer = ansa.get("/api/jobs/" + job + "/heat/judged?" + recipe);
+        assertThat(answer.status()).isEqualTo(200);
+        return answer.json();
+    }
+
+    @Test
+    void aShopAddsItsOwnSourceChangesItAndPutsItAway() {
+        Answer added = ansa.send("PUT", "/api/heat-sources/mat-test", mat(70));
+        assertThat(added.status()).isEqualTo(200);
+        assertThat(added.json().get("sources").toString()).contains("Silicone mat");
+        assertThat(judged("sourceId=mat-test&settingC=70&seconds=300")
+                        .get("sourceName")
+                        .asString())
+                .isEqualTo("Silicone mat");
+        ansa.send("PUT", "/api/heat-sources/mat-test", mat(60));
+        assertThat(ansa.get("/api/jobs/" + job + "/heat/judged?sourceId=mat-test&settingC=70")
+                        .text("allowed"))
+                .isEqualTo("40 to 60 °C on Silicone mat");
+        assertThat(ansa.call("DELETE", "/api/heat-sources/mat-test").status()).isEqualTo(204);
+        assertThat(ansa.get("/api/heat-sources").raw().body()).doesNotContain("Silicone mat");
+    }
+
+    @Test
+    void aSourceThatCannotBeIsRefusedByField() {
+        assertThat(ansa.send("PUT", "/api/heat-sources/mat-bad", mat(500)).text("field"))
+                .isEqualTo("maxC");
+        Map<String, Object> pencil = mat(90);
+        pencil.put("kind", "HOT_AIR");
+        assertThat(ansa.send("PUT", "/api/heat-sources/mat-bad", pencil).text("field"))
+                .isEqualTo("air");
+        assertThat(ansa.call("DELETE", "/api/heat-sources/oven").text("field")).isEqualTo("sourceId");
+    }
+
+    @Test
+    void aRecipeFromElsewhereIsTakenThroughTheBenchesAndAnsweredInWords() {
+        JsonNode judged = judged("sourceId=air-1&settingC=170&dial=3&distanceMm=20&sweep=ROUND&seconds=90");
+        assertThat(judged.get("soakSeconds").asDouble()).isEqualTo(90);
+        assertThat(judged.get("because").get(0).asString()).startsWith("the coldest bond gets to {C:");
+    }
+
+    @Test
+    void theFirstLookIsRoughAndTheFullPlanKnowsAllSources() {
+        String heat = "/api/jobs/" + job + "/heat";
+        JsonNode all = ansa.get(heat).json();
+        assertThat(all.get("rough").asBoolean()).isFalse();
+        assertThat(all.get("plans").size())
+                .isEqualTo(ansa.get("/api/heat-sources").json().get("sources").size());
+        // Once the full plans are at hand nobody gets less.
+        assertThat(ansa.get(heat + "?first=true").json()).isEqualTo(all);
+    }
+
+    @Test
+    void thereIsNoForecastWithoutASoak() {
+        assertThat(ansa.get("/api/jobs/" + job + "/heat/forecast").text("allowed"))
+                .isEqualTo("a job that was laid on a source");
+    }
+
+    /** Taps what is offered until it lies on a source, as the planner says. */
+    private UUID soaking() {
+        UUID id = ansa.openJob();
+        while (true) {
+            JsonNode view = ansa.get("/api/jobs/" + id).json();
+            String next = view.get("nextStepId").asString();
+            JsonNode choice = null;
+            for (JsonNode step : view.get("steps")) {
+                if (step.get("id").asString().equals(next)) {
+                    choice = step.get("choices").get(0);
+                }
+            }
+            Map<String, Object> fact = Client.JSON.convertValue(choice.get("fact"), FACT);
+            for (JsonNode ask : choice.get("asks")) {
+                fact.put(ask.get("field").asString(), ask.get("kind").asString().equals("NUMBER") ? 120 : "said so");
+            }
+            assertThat(ansa.append(id, view.get("seq").asLong(), fact).status()).isEqualTo(200);
+            if (fact.get("type").equals("SoakStarted")) {
+                return id;
+            }
+        }
+    }
+
+    /** A frame that warms like one on a plate: to 60 °C with a time constant of 160 s. */
+    private static String log(double fromC, double toC) {
+        StringBuilder csv = new StringBuilder("seconds,surface,celsius\n");
+        for (int s = 0; s <= 300; s += 5) {
+            csv.append("%d,FRAME,%.2f%n".formatted(s, toC - (toC - fromC) * Math.exp(-s / 160.0)));
+        }
+        return csv.toString();
+    }
+
+    @Test
+    void aLogBroughtInIsKeptMovesTheForecastAndTeachesTheSource() {
+        UUID id = soaking();
+        String heat = "/api/jobs/" + id + "/heat";
+        double before = ansa.get(heat + "/forecast").json().get("agreeing").asDouble();
+        assertThat(before).isEqualTo(1);
+        assertThat(ansa.text(heat + "/log", log(22, 70)).json().get("readings").asInt())
+                .isEqualTo(61);
+        assertThat(ansa.get(heat + "/forecast").json().get("agreeing").asDouble())
+                .isLessThan(before);
+        assertThat(ansa.get(heat + "/log").raw().body()).startsWith("seconds,surface,celsius\n0.0,FRAME,22.00");
+        assertThat(ansa.text(heat + "/log", log(22, 70)).text("allowed")).isEqualTo("one imported log a soak");
+        JsonNode fit = ansa.post(heat + "/calibration", Map.of()).json();
+        assertThat(fit.get("taken").asBoolean()).as(fit.toString()).isTrue();
+        String source = fit.get("sourceName").asString();
+        JsonNode measured = null;
+        String sourceId = null;
+        for (JsonNode one : ansa.get("/api/heat-sources").json().get("sources")) {
+            if (one.get("name").asString().equals(source)) {
+                measured = one.get("measured");
+                sourceId = one.get("id").asString();
+            }
+        }
+        assertThat(measured.get("readings").asInt()).isEqualTo(31);
+        assertThat(ansa.get(heat + "/judged?sourceId=" + sourceId + "&settingC=80")
+                        .text("howSure"))
+                .isEqualTo("MEASURED_HERE");
+        assertThat(ansa.call("DELETE", "/api/heat-sources/" + sourceId + "/calibration")
+                        .status())
+                .isEqualTo(204);
+        assertThat(ansa.get(heat + "/judged?sourceId=" + sourceId + "&settingC=80")
+                        .text("howSure"))
+                .isEqualTo("COMPUTED");
+    }
+
+    @Test
+    void aLogThatTeachesNothingIsRefusedWithReasons() {
+        UUID id = soaking();
+        String heat = "/api/jobs/" + id + "/heat";
+        assertThat(ansa.text(heat + "/log", "time;temp\n1;2\n").text("field")).isEqualTo("header");
+        assertThat(ansa.text(heat + "/log", "seconds,surface,celsius\n1,FRAME,hot\n")
+                        .text("field"))
+                .isEqualTo("celsius in line 2");
+        assertThat(ansa.text(heat + "/log", "seconds,surface,celsius\n1,TOE,22\n")
+                        .text("allowed"))
+                .isEqualTo("one of [FRAME, GLASS, SOURCE]");
+        ansa.text(heat + "/log", log(72, 158));
+        JsonNode fit = ansa.post(heat + "/calibration", Map.of()).json();
+        assertThat(fit.get("taken").asBoolean()).isFalse();
+        assertThat(fit.get("because").get(0).asString()).contains("or in another unit");
+    }
+
+    @Test
+    void anInstrumentOutsideTheShopIsNotCalled() {
+        Map<String, Object> meter = new HashMap<>();
+        meter.put("name", "Far away");
+        meter.put("host", "203.0.113.5");
+        meter.put("port", 5025);
+        meter.put("sourceId", "plate-1");
+        meter.put("frameQuery", "MEAS:TEMP?");
+        meter.put("glassQuery", null);
+        meter.put("surfaceQuery", null);
+        assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("allowed"))
+                .isEqualTo("an address on the shop's own network");
+        meter.put("host", "127.0.0.1");
+        meter.put("port", 99_999);
+        assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))
+                .isEqualTo("port");
+        meter.put("port", 5025);
+        meter.put("frameQuery", "two\nlines");
+        assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))
+                .isEqualTo("query");
+    }
+}

@@ -1,0 +1,222 @@
+package ridgefall.app.instrument;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.awaitility.Awaitility.await;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.atLeast;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.timeout;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.mockito.ArgumentCaptor;
+import ridgefall.app.instrument.Instruments.Instrument;
+import ridgefall.app.instrument.Readings.Reading;
+import ridgefall.app.instrument.Readings.Soaking;
+
+/** Instruments that are lost, slow, lying or send garbage are shown as that, and nothing else stops. */
+class WatchTest {
+    private static final Instant NOW = Instant.parse("2026-03-02T09:00:00Z");
+    private static final Soaking SOAKING = new Soaking(new UUID(0, 7), 12, NOW.minusSeconds(60));
+
+    private final Readings readings = mock();
+    private final Instruments instruments = mock();
+    private final Watch watch = new Watch(instruments, readings, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final ExecutorService talking = Executors.newCachedThreadPool();
+    private ServerSocket server;
+
+    /** @param answers the bytes sent for a query; null hangs up */
+    private Instrument thatAnswers(UnaryOperator<String> answers) {
+        try {
+            server = new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        talking.execute(() -> {
+            while (!server.isClosed()) {
+                try (Socket caller = server.accept()) {
+                    BufferedReader in = new BufferedReader(
+                            new InputStreamReader(caller.getInputStream(), StandardCharsets.US_ASCII));
+                    for (String query = in.readLine(); query != null; query = in.readLine()) {
+                        String answer = answers.apply(query);
+                        if (answer == null) {
+                            break;
+                        }
+                        caller.getOutputStream().write(answer.getBytes(StandardCharsets.US_ASCII));
+                        caller.getOutputStream().flush();
+                    }
+                } catch (IOException e) {
+                    // The caller has gone; so does this conversation.
+                }
+            }
+        });
+        when(readings.soakingOn("plate-1")).thenReturn(Optional.of(SOAKING));
+        return new Instrument(
+                "t", "Thermocouple", "127.0.0.1", server.getLocalPort(), "plate-1", null, "MEAS:TEMP?", null);
+    }
+
+    /** In Celsius unless told otherwise. */
+    private Instrument thatSays(String temperature) {
+        return thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : temperature);
+    }
+
+    @AfterEach
+    void close() throws IOException {
+        watch.destroy();
+        if (server != null) {
+            server.close();
+        }
+        talking.shutdownNow();
+    }
+
+    private double kept() {
+        ArgumentCaptor<Reading> reading = ArgumentCaptor.forClass(Reading.class);
+        verify(readings).add(eq(SOAKING.jobId()), eq(12L), reading.capture());
+        assertThat(reading.getValue().surface()).isEqualTo("FRAME");
+        assertThat(reading.getValue().readAt()).isEqualTo(NOW);
+        return reading.getValue().celsius();
+    }
+
+    @Test
+    void aSoundAnswerIsKeptWithTheSoakItIsAbout() {
+        watch.ask(thatSays("+4.53120000E+01\n"));
+        assertThat(kept()).isCloseTo(45.312, within(1e-9));
+        assertThat(watch.status("t").trouble()).isNull();
+        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 45.312);
+    }
+
+    @Test
+    void withoutASoakItIsShownButNotKept() {
+        Instrument instrument = thatSays("22.4\n");
+        when(readings.soakingOn("plate-1")).thenReturn(Optional.empty());
+        watch.ask(instrument);
+        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 22.4);
+        verify(readings, never()).add(any(), eq(12L), any());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"F, 113.0, 45.0", "K, 318.15, 45.0", "\"CEL\", 45.0, 45.0"})
+    void anInstrumentThatCountsInAnotherUnitIsConverted(String unit, String says, double celsius) {
+        watch.ask(thatAnswers(query -> (query.equals("UNIT:TEMP?") ? unit : says) + "\n"));
+        assertThat(kept()).isCloseTo(celsius, within(0.01));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "NaN|probe open or out of range",
+                "9.9E37|probe open or out of range",
+                "+9.91000000E+37|probe open or out of range",
+                "-9.9E37|probe open or out of range",
+                "1200|can't be, another unit?",
+                "hello|no number",
+                "|no number"
+            })
+    void anAnswerThatIsNoTemperatureIsShownAndNotKept(String says, String trouble) {
+        watch.ask(thatSays((says == null ? "" : says) + "\n"));
+        assertThat(watch.status("t").trouble()).contains(trouble);
+        verify(readings, never()).add(any(), eq(12L), any());
+    }
+
+    @Test
+    void noAnswerIsGivenUpAndTheNextQuestionDoesNotTakeALateOneForItsOwn() {
+        long began = System.nanoTime();
+        boolean[] late = {true};
+        Instrument instrument = thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : late[0] ? "" : "44.0\n");
+        watch.ask(instrument);
+        assertThat(watch.status("t").trouble()).isEqualTo("no answer");
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(4));
+        late[0] = false;
+        watch.ask(instrument);
+        assertThat(kept()).isEqualTo(44);
+    }
+
+    @Test
+    void halfALineIsNotAReading() {
+        watch.ask(thatSays("4"));
+        assertThat(watch.status("t").trouble()).isEqualTo("half a line: 4");
+        verify(readings, never()).add(any(), eq(12L), any());
+    }
+
+    @Test
+    void aFloodIsCutOffAndTheLineDropped() {
+        watch.ask(thatSays("9".repeat(100_000)));
+        assertThat(watch.status("t").trouble()).isEqualTo("sends without end");
+    }
+
+    @Test
+    void oneThatTalksUnaskedIsNotBelieved() {
+        Instrument instrument = thatSays("44.0\n45.0\n46.0\n");
+        await().untilAsserted(() -> {
+            watch.ask(instrument);
+            assertThat(watch.status("t").trouble()).isEqualTo("talks without being asked");
+        });
+    }
+
+    @Test
+    void oneThatHangsUpInTheMiddleKeepsWhatItSaidAndIsCalledAgain() {
+        int[] asked = {0};
+        Instrument instrument =
+                thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : ++asked[0] == 2 ? null : "50.0\n");
+        watch.ask(instrument);
+        watch.ask(instrument);
+        assertThat(watch.status("t").trouble()).isEqualTo("hung up");
+        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 50.0);
+        watch.ask(instrument);
+        assertThat(watch.status("t").trouble()).isNull();
+        verify(readings, atLeast(2)).add(eq(SOAKING.jobId()), eq(12L), any());
+    }
+
+    @Test
+    void oneThatIsNotThereIsShownAsThat() throws IOException {
+        int nobody;
+        try (ServerSocket closed = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            nobody = closed.getLocalPort();
+        }
+        watch.ask(new Instrument("t", "Gone", "127.0.0.1", nobody, "plate-1", null, "MEAS:TEMP?", null));
+        assertThat(watch.status("t").trouble()).contains("refused");
+    }
+
+    @Test
+    void theWatchGoesOnWhenTheDatabaseIsAway() {
+        Instrument instrument = thatSays("44.0\n");
+        when(instruments.all()).thenReturn(List.of(instrument));
+        when(readings.soakingOn("plate-1"))
+                .thenThrow(new IllegalStateException("database away"))
+                .thenReturn(Optional.of(SOAKING));
+        watch.askAll();
+        verify(readings, timeout(5000)).soakingOn("plate-1");
+        assertThat(watch.status("t").trouble()).isEqualTo("not asked yet");
+        // A round that finds the last one still under way leaves it alone, so one more call may not be enough.
+        await().untilAsserted(() -> {
+            watch.askAll();
+            verify(readings, atLeast(1)).add(eq(SOAKING.jobId()), eq(12L), any());
+        });
+        await().untilAsserted(() -> assertThat(watch.status("t").trouble()).isNull());
+    }
+}
