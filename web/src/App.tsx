@@ -3,13 +3,21 @@ import { useEffect } from "react";
 import { Route, Routes } from "react-router";
 import { keys } from "@/api/keys";
 import { BenchPage } from "@/bench/BenchPage";
+import { BookPage } from "@/book/BookPage";
+import { DevicePage } from "@/book/DevicePage";
+import { TagPage } from "@/intake/TagPage";
+import { TakeInPage } from "@/intake/TakeInPage";
+import { ShelfPage } from "@/parts/ShelfPage";
+import { ShopPage } from "@/shop/ShopPage";
 import { JobPage } from "@/job/JobPage";
 import { useLiveEvents } from "@/live/line";
 import { outbox } from "@/live/outbox";
+import { PeoplePage } from "@/people/PeoplePage";
 import { RecordPage } from "@/prove/RecordPage";
 import { SignIn } from "@/session/SignIn";
 import { useSession } from "@/session/useSession";
 import { Shell } from "@/shell/Shell";
+import { ToolsPage } from "@/tools/ToolsPage";
 
 export function App() {
   const session = useSession();
@@ -39,6 +47,14 @@ function SignedIn() {
         <Route index element={<BenchPage />} />
         <Route path="jobs/:jobId" element={<JobPage />} />
         <Route path="jobs/:jobId/record" element={<RecordPage />} />
+        <Route path="jobs/:jobId/tag" element={<TagPage />} />
+        <Route path="take-in" element={<TakeInPage />} />
+        <Route path="book" element={<BookPage />} />
+        <Route path="book/:deviceId" element={<DevicePage />} />
+        <Route path="shelf" element={<ShelfPage />} />
+        <Route path="tools" element={<ToolsPage />} />
+        <Route path="shop" element={<ShopPage />} />
+        <Route path="people" element={<PeoplePage />} />
         <Route path="*" element={<p className="p-8 text-xl">There is no such screen.</p>} />
       </Route>
     </Routes>

@@ -28,6 +28,10 @@ export interface Problem {
   allowed?: string;
   changes?: Schemas["EntryView"][];
   holds?: Schemas["HoldView"][];
+  /** Everything that is wrong with a profile. */
+  flaws?: Schemas["Flaw"][];
+  /** Everything that is wrong with a price list. */
+  mistakes?: Schemas["Mistake"][];
 }
 
 /** Thrown when the server answered, but not as wished; a network failure stays a TypeError. */

@@ -2,6 +2,14 @@
 export const keys = {
   session: ["session"] as const,
   bench: ["bench"] as const,
+  people: ["people"] as const,
+  shop: ["shop"] as const,
+  heatSources: ["heat-sources"] as const,
+  instruments: ["instruments"] as const,
+  devices: (query: string) => ["devices", query] as const,
+  book: (query: string) => ["book", query] as const,
+  device: (id: string) => ["book", "device", id] as const,
+  stock: (query: string) => ["stock", query] as const,
   job: (jobId: string) => ["job", jobId] as const,
   station: (jobId: string, name: string, ...more: unknown[]) => ["job", jobId, name, ...more] as const,
 };

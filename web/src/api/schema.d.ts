@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+  "/api/stock/{stockId}/tested": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["tested"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/shop": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["settings"];
+    put: operations["change"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/session/units": {
     parameters: {
       query?: never;
@@ -14,6 +46,134 @@ export interface paths {
     get?: never;
     put: operations["units"];
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/session/password": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["changePassword"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/people/{personId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["change_1"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/people/{personId}/password": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["password"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/instruments/{instrumentId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["put"];
+    post?: never;
+    delete: operations["remove"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/heat-sources/{sourceId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["put_1"];
+    post?: never;
+    delete: operations["putAway"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/draft": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["draft"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/stock/preview": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["preview"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/stock/import": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["importFile"];
     delete?: never;
     options?: never;
     head?: never;
@@ -68,6 +228,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/photos": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["photo"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/parts": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["fitting"];
+    put?: never;
+    post: operations["take"];
+    delete: operations["putBack"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/heat/log": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["log"];
+    put?: never;
+    post: operations["importLog"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/heat/calibration": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["calibrate"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/facts": {
     parameters: {
       query?: never;
@@ -84,6 +308,150 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/corrections": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["propose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/release": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["release"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/corrections/{correctionId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["settle"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-start": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["start"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-outline": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["outline"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-import": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["importFile_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-check": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["check"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/stock": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["search"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/photos/{photoId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["picture"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}": {
     parameters: {
       query?: never;
@@ -92,6 +460,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["job"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/tag": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["tag"];
     put?: never;
     post?: never;
     delete?: never;
@@ -132,6 +516,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/quote": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["quote"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/owner": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["owner"];
+    put?: never;
+    post?: never;
+    delete: operations["erase"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/heat": {
     parameters: {
       query?: never;
@@ -140,6 +556,38 @@ export interface paths {
       cookie?: never;
     };
     get: operations["heat"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/heat/judged": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["judged"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/heat/forecast": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["forecast"];
     put?: never;
     post?: never;
     delete?: never;
@@ -180,6 +628,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/decide": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["decide"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/bond": {
     parameters: {
       query?: never;
@@ -188,6 +652,38 @@ export interface paths {
       cookie?: never;
     };
     get: operations["bond"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/instruments": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/heat-sources": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all_1"];
     put?: never;
     post?: never;
     delete?: never;
@@ -212,6 +708,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/book": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["search_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["device"];
+    put?: never;
+    post?: never;
+    delete: operations["withdraw"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/export": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["export_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-nearest": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["nearest"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book-layers": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["layers"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench": {
     parameters: {
       query?: never;
@@ -228,13 +804,188 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/heat-sources/{sourceId}/calibration": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations["forget"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Tested: {
+      tested: boolean;
+    };
+    Settings: {
+      currency: string;
+      ratePerHour: number;
+      consumables: number;
+      callback: number;
+      /** Format: int32 */
+      retentionDays: number;
+    };
     Units: {
       temperature: string;
       length: string;
+    };
+    NewPassword: {
+      old: string;
+      password: string;
+    };
+    Standing: {
+      /** @enum {string} */
+      role: "DESK" | "TECHNICIAN" | "LEAD";
+      active: boolean;
+    };
+    GivenPassword: {
+      password: string;
+    };
+    GivenInstrument: {
+      name: string;
+      host: string;
+      /** Format: int32 */
+      port: number;
+      sourceId: string;
+      glassQuery: string | null;
+      frameQuery: string | null;
+      surfaceQuery: string | null;
+    };
+    InstrumentView: {
+      id: string;
+      name: string;
+      host: string;
+      /** Format: int32 */
+      port: number;
+      sourceId: string;
+      glassQuery: string | null;
+      frameQuery: string | null;
+      surfaceQuery: string | null;
+      status: components["schemas"]["Status"];
+    };
+    Status: {
+      trouble: string | null;
+      celsius: {
+        [key: string]: number;
+      };
+      /** Format: date-time */
+      answeredAt: string | null;
+    };
+    Air: {
+      /** Format: double */
+      outletMm: number;
+      /** Format: double */
+      dialFrom: number;
+      /** Format: double */
+      dialTo: number;
+      /** Format: double */
+      usualDistanceMm: number;
+    };
+    GivenSource: {
+      name: string;
+      /** @enum {string} */
+      kind: "PLATE" | "PRINTER_BED" | "COMPLIANT_PAD" | "REUSABLE_PAD" | "HOT_AIR" | "HAIR_DRYER";
+      /** Format: int32 */
+      minC: number;
+      /** Format: int32 */
+      maxC: number;
+      /** Format: double */
+      settleS: number;
+      air: components["schemas"]["Air"] | null;
+    };
+    KindView: {
+      /** @enum {string} */
+      kind: "PLATE" | "PRINTER_BED" | "COMPLIANT_PAD" | "REUSABLE_PAD" | "HOT_AIR" | "HAIR_DRYER";
+      words: string;
+      air: boolean;
+    };
+    MeasuredView: {
+      profileId: string;
+      /** Format: date-time */
+      at: string;
+      /** Format: double */
+      contactLow: number;
+      /** Format: double */
+      contactWPerM2K: number;
+      /** Format: double */
+      contactHigh: number;
+      /** Format: double */
+      offsetLowK: number;
+      /** Format: double */
+      offsetK: number;
+      /** Format: double */
+      offsetHighK: number;
+      /** Format: double */
+      rmsK: number;
+      /** Format: int32 */
+      readings: number;
+    };
+    SourceView: {
+      id: string;
+      name: string;
+      /** @enum {string} */
+      kind: "PLATE" | "PRINTER_BED" | "COMPLIANT_PAD" | "REUSABLE_PAD" | "HOT_AIR" | "HAIR_DRYER";
+      kindWords: string;
+      /** Format: int32 */
+      minC: number;
+      /** Format: int32 */
+      maxC: number;
+      /** Format: double */
+      settleS: number;
+      air: components["schemas"]["Air"] | null;
+      measured: components["schemas"]["MeasuredView"] | null;
+    };
+    SourcesView: {
+      sources: components["schemas"]["SourceView"][];
+      kinds: components["schemas"]["KindView"][];
+    };
+    Drafted: {
+      id: string;
+      /** Format: int32 */
+      version: number;
+      flaws: components["schemas"]["Flaw"][];
+    };
+    Flaw: {
+      path: string;
+      value: string;
+      allowed: string;
+    };
+    Changes: {
+      lines: components["schemas"]["LineChange"][];
+      mistakes: components["schemas"]["Mistake"][];
+      /** Format: int32 */
+      added: number;
+      /** Format: int32 */
+      changed: number;
+      /** Format: int32 */
+      same: number;
+    };
+    LineChange: {
+      /** Format: int64 */
+      line: number;
+      partNumber: string;
+      supplier: string;
+      words: string;
+      /** @enum {string} */
+      change: "NEW" | "CHANGED" | "SAME";
+      before: string | null;
+    };
+    Mistake: {
+      /** Format: int64 */
+      line: number;
+      field: string;
+      value: string;
+      allowed: string;
     };
     SignIn: {
       name: string;
@@ -266,16 +1017,13 @@ export interface components {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
     };
-    Person: {
-      name: string;
-      /** @enum {string} */
-      role: "DESK" | "TECHNICIAN" | "LEAD";
-    };
     NewJob: {
       /** Format: uuid */
       commandId: string;
       profileId: string;
+      variantId: string | null;
       owner: string;
+      contact: string | null;
       fault: string;
     };
     Receipt: {
@@ -285,6 +1033,35 @@ export interface components {
       seq: number;
       /** Format: date-time */
       happenedAt: string;
+    };
+    Taking: {
+      /** Format: uuid */
+      commandId: string;
+      /** Format: uuid */
+      stockId: string;
+    };
+    Kept: {
+      /** Format: int32 */
+      readings: number;
+    };
+    BandView: {
+      /** Format: double */
+      p10: number | null;
+      /** Format: double */
+      p50: number | null;
+      /** Format: double */
+      p90: number | null;
+    };
+    FitView: {
+      taken: boolean;
+      sourceName: string;
+      because: string[];
+      contactWPerM2K: components["schemas"]["BandView"] | null;
+      offsetK: components["schemas"]["BandView"] | null;
+      /** Format: double */
+      rmsK: number | null;
+      /** Format: int32 */
+      readings: number | null;
     };
     NewFact: {
       /** Format: uuid */
@@ -296,6 +1073,185 @@ export interface components {
       fact: {
         [key: string]: unknown;
       };
+    };
+    Proposal: {
+      what: string;
+      found: string;
+    };
+    Settlement: {
+      taken: boolean;
+    };
+    Start: {
+      fromId: string;
+      name: string;
+      /** Format: double */
+      widthMm: number;
+      /** Format: double */
+      heightMm: number;
+    };
+    Closed: {
+      points: {
+        xMm: number;
+        yMm: number;
+      }[];
+      /** @constant */
+      type: "Closed";
+    };
+    Outline: components["schemas"]["RoundedRectangle"] | components["schemas"]["Closed"];
+    Point: {
+      /** Format: double */
+      xMm: number;
+      /** Format: double */
+      yMm: number;
+    };
+    RoundedRectangle: {
+      bottomLeftMm: number;
+      bottomRightMm: number;
+      heightMm: number;
+      topLeftMm: number;
+      topRightMm: number;
+      /** @constant */
+      type: "RoundedRectangle";
+      widthMm: number;
+    };
+    Checked: {
+      flaws: components["schemas"]["Flaw"][];
+      edge: components["schemas"]["EdgeView"] | null;
+    };
+    Dot: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    EdgeView: {
+      /** Format: double */
+      perimeterMm: number;
+      /** Format: double */
+      widthMm: number;
+      /** Format: double */
+      heightMm: number;
+      /** Format: double */
+      borderMm: number;
+      outline: components["schemas"]["Vertex"][];
+      inner: components["schemas"]["Vertex"][];
+      parts: components["schemas"]["PartView"][];
+      features: components["schemas"]["FeatureView"][];
+      borders: components["schemas"]["WidthView"][];
+      ledges: components["schemas"]["WidthView"][];
+      marks: components["schemas"]["MarkView"][];
+    };
+    FeatureView: {
+      id: string;
+      /** @enum {string} */
+      kind:
+        | "CAMERA"
+        | "SENSOR"
+        | "KEY"
+        | "CABLE"
+        | "ANTENNA"
+        | "MAGNET"
+        | "PORT"
+        | "MICROPHONE"
+        | "CLIP"
+        | "GASKET"
+        | "WINDOW"
+        | "NOTCH";
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      depthMm: number | null;
+      /** Format: double */
+      hazard: number;
+      consequence: string;
+    };
+    MarkView: {
+      /** Format: int64 */
+      seq: number;
+      /** @enum {string} */
+      kind: "CRACK" | "DENT" | "BEND";
+      dots: components["schemas"]["Dot"][];
+      /** Format: double */
+      gapMm: number | null;
+      words: string;
+    };
+    PartView: {
+      /** @enum {string} */
+      landmark:
+        "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+    };
+    Vertex: {
+      /** Format: double */
+      atMm: number;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    WidthView: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      widthMm: number;
+    };
+    Row: {
+      /** Format: uuid */
+      id: string;
+      partNumber: string;
+      supplier: string;
+      deviceId: string;
+      variantId: string | null;
+      /** @enum {string} */
+      kind:
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE";
+      /** @enum {string} */
+      grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      brings: (
+        | "TAPE"
+        | "DIE_CUT_RING"
+        | "CAMERA_BRACKET"
+        | "MAGNETS"
+        | "INSULATION"
+        | "HOME_KEY"
+        | "SENSOR_INSERT"
+        | "ANTENNA"
+        | "CLIPS"
+        | "GASKET"
+        | "CHIP"
+        | "DISPLAY_CABLE"
+      )[];
+      price: number;
+      currency: string;
+      /** Format: int32 */
+      pieces: number;
+      /** Format: int32 */
+      free: number;
+      lot: string;
+      tested: boolean;
+    };
+    Person: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** @enum {string} */
+      role: "DESK" | "TECHNICIAN" | "LEAD";
+      active: boolean;
     };
     AskView: {
       field: string;
@@ -346,8 +1302,9 @@ export interface components {
         | "TEST"
         | "SEAL"
         | "PROVE";
+      stationWords: string;
       because: string;
-      overridable: boolean;
+      signOff: components["schemas"]["ChoiceView"] | null;
     };
     JobView: {
       /** Format: uuid */
@@ -381,9 +1338,12 @@ export interface components {
       stations: components["schemas"]["StationView"][];
       steps: components["schemas"]["StepView"][];
       nextStepId: string | null;
+      atRisk: boolean;
       timers: components["schemas"]["TimerView"][];
       wedgesMm: number[];
       cracks: components["schemas"]["CrackView"][];
+      photos: components["schemas"]["PhotoView"][];
+      bonded: boolean;
       mishaps: components["schemas"]["MishapView"][];
       holdsBeforeSealing: components["schemas"]["HoldView"][];
       undo: components["schemas"]["UndoView"] | null;
@@ -395,6 +1355,11 @@ export interface components {
       at: string;
       /** Format: double */
       positionMm: number | null;
+    };
+    PhotoView: {
+      /** Format: uuid */
+      id: string;
+      words: string | null;
     };
     StationView: {
       /** @enum {string} */
@@ -416,6 +1381,7 @@ export interface components {
       done: number;
       /** Format: int32 */
       total: number;
+      cautions: string[];
     };
     StepView: {
       id: string;
@@ -459,6 +1425,16 @@ export interface components {
       seq: number;
       words: string;
     };
+    TagView: {
+      /** Format: int64 */
+      number: number;
+      device: string;
+      owner: string;
+      fault: string;
+      path: string;
+      /** Format: int32 */
+      modules: number;
+    };
     MoveView: {
       stretchId: string;
       clockwise: boolean;
@@ -495,8 +1471,7 @@ export interface components {
       /** Format: double */
       depthMm: number;
       depthBecause: string;
-      /** Format: double */
-      hazard: number;
+      dangerous: boolean;
       hazardWords: string | null;
       hinge: boolean;
       cracked: boolean;
@@ -531,22 +1506,36 @@ export interface components {
       adhesive: string;
       people: string[];
     };
-    BandView: {
+    FittingView: {
+      row: components["schemas"]["Row"];
+      words: string;
+      needed: boolean;
+      taken: boolean;
+    };
+    OwnerView: {
+      name: string;
+      contact: string | null;
+    };
+    BondStretchView: {
       /** Format: double */
-      p10: number | null;
+      fromMm: number;
       /** Format: double */
-      p50: number | null;
+      lengthMm: number;
       /** Format: double */
-      p90: number | null;
+      bondAtPullC: number;
+      /** Format: double */
+      readySeconds: number | null;
+      /** Format: double */
+      workableForSeconds: number;
+      why: string | null;
     };
     CandidateView: {
-      sourceName: string;
-      /** Format: int32 */
+      /** Format: double */
       settingC: number;
+      /** @enum {string} */
+      sweep: "FACE" | "ROUND" | "STRETCH_BY_STRETCH";
       /** Format: double */
       soakSeconds: number;
-      /** Format: double */
-      readyShare: number;
       chosen: boolean;
       because: string;
     };
@@ -566,16 +1555,25 @@ export interface components {
       displayCautionC: number;
       /** Format: double */
       displayStopC: number;
+      /** Format: double */
+      plasticsStopC: number;
     };
-    HeatView: {
-      running: boolean;
-      feasible: boolean;
+    HeatPlanView: {
       sourceId: string;
       sourceName: string;
-      /** Format: int32 */
+      /** Format: double */
       settingC: number;
       /** Format: double */
+      dial: number | null;
+      /** Format: double */
+      distanceMm: number | null;
+      /** @enum {string} */
+      sweep: "FACE" | "ROUND" | "STRETCH_BY_STRETCH";
+      feasible: boolean;
+      /** Format: double */
       soakSeconds: number;
+      /** Format: int32 */
+      dwells: number;
       /** Format: double */
       readyShare: number;
       readyAtSeconds: components["schemas"]["BandView"];
@@ -585,14 +1583,29 @@ export interface components {
       workableFromC: number;
       bondAtPullC: components["schemas"]["BandView"];
       batteryAtPullC: components["schemas"]["BandView"];
+      displayAtPullC: components["schemas"]["BandView"];
       workableForSeconds: components["schemas"]["BandView"];
-      limits: components["schemas"]["HeatLimits"];
+      /** Format: double */
+      reheatSeconds: number;
+      /** Format: double */
+      preheatSeconds: number;
+      because: string[];
       /** @enum {string} */
       howSure: "MEASURED_HERE" | "COMPUTED" | "COMMON_PRACTICE" | "DISPUTED";
+      /** Format: int32 */
+      weighed: number;
       curve: components["schemas"]["ForecastPoint"][];
+      stretches: components["schemas"]["BondStretchView"][];
       influences: components["schemas"]["InfluenceView"][];
       candidates: components["schemas"]["CandidateView"][];
-      sources: components["schemas"]["SourceView"][];
+    };
+    HeatView: {
+      guarded: components["schemas"]["Guarded"];
+      rough: boolean;
+      stillWarm: boolean;
+      /** Format: int32 */
+      soaks: number;
+      plans: components["schemas"]["HeatPlanView"][];
     };
     InfluenceView: {
       unknown: string;
@@ -601,13 +1614,46 @@ export interface components {
       /** Format: double */
       secondsAtHigh: number | null;
     };
-    SourceView: {
-      id: string;
-      name: string;
-      /** Format: int32 */
-      minC: number;
-      /** Format: int32 */
-      maxC: number;
+    ForecastView: {
+      /** Format: int64 */
+      soakSeq: number;
+      running: boolean;
+      /** Format: date-time */
+      startedAt: string;
+      sourceName: string;
+      /** Format: double */
+      settingC: number;
+      flat: boolean;
+      guarded: components["schemas"]["Guarded"];
+      /** Format: double */
+      workableFromC: number;
+      readyAtSeconds: components["schemas"]["BandView"];
+      /** Format: double */
+      latestSeconds: number;
+      /** Format: double */
+      endedSeconds: number | null;
+      /** Format: double */
+      agreeing: number;
+      curve: components["schemas"]["ForecastPoint"][];
+      stretches: components["schemas"]["StretchForecast"][];
+      measured: components["schemas"]["MeasuredPoint"][];
+    };
+    MeasuredPoint: {
+      /** Format: double */
+      seconds: number;
+      /** @enum {string} */
+      surface: "GLASS" | "FRAME";
+      /** Format: double */
+      celsius: number;
+    };
+    StretchForecast: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      bondC: number[];
+      readyAtSeconds: components["schemas"]["BandView"];
+      coldAtSeconds: components["schemas"]["BandView"];
     };
     Export: {
       format: string;
@@ -628,52 +1674,92 @@ export interface components {
         [key: string]: unknown;
       };
     };
-    EdgeView: {
-      /** Format: double */
-      perimeterMm: number;
-      /** Format: double */
-      widthMm: number;
-      /** Format: double */
-      heightMm: number;
-      /** Format: double */
-      borderMm: number;
-      outline: components["schemas"]["Vertex"][];
-      inner: components["schemas"]["Vertex"][];
-      parts: components["schemas"]["PartView"][];
-      features: components["schemas"]["FeatureView"][];
+    AmountView: {
+      amount: number;
+      currency: string;
     };
-    FeatureView: {
-      id: string;
+    ChanceView: {
+      /** Format: double */
+      mean: number;
+      /** Format: double */
+      p10: number;
+      /** Format: double */
+      p90: number;
+      /** Format: int32 */
+      jobs: number;
+      /** Format: int32 */
+      cases: number;
       /** @enum {string} */
-      kind: "CAMERA" | "SENSOR" | "KEY" | "CABLE" | "ANTENNA" | "MAGNET" | "PORT";
-      words: string;
-      /** Format: double */
-      fromMm: number;
-      /** Format: double */
-      lengthMm: number;
-      /** Format: double */
-      depthMm: number;
-      /** Format: double */
-      hazard: number;
-      consequence: string;
+      source: "MEASURED_HERE" | "COMPUTED" | "COMMON_PRACTICE" | "DISPUTED";
     };
-    PartView: {
+    DecideView: {
+      symptoms: components["schemas"]["SymptomView"][];
+      options: components["schemas"]["OptionView"][];
+      notes: string[];
+      worth: components["schemas"]["WorthView"];
+      priceOfAnother: components["schemas"]["ChoiceView"];
+      agreedRepairId: string | null;
+      /** @enum {string|null} */
+      agreedGrade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC" | null;
+    };
+    FateView: {
+      function: string;
       /** @enum {string} */
-      landmark:
-        "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
-      words: string;
-      /** Format: double */
-      fromMm: number;
-      /** Format: double */
-      lengthMm: number;
+      fate: "KEPT" | "AT_RISK" | "LOST";
+      how: string;
+      worked: boolean;
     };
-    Vertex: {
-      /** Format: double */
-      atMm: number;
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
+    OptionView: {
+      repairId: string;
+      words: string;
+      cures: boolean;
+      because: string[];
+      parts: string[];
+      quotes: components["schemas"]["QuoteView"][];
+      fates: components["schemas"]["FateView"][];
+      oldFront: string;
+    };
+    PriceLine: {
+      words: string;
+      amount: components["schemas"]["AmountView"];
+    };
+    QuoteView: {
+      /** @enum {string} */
+      grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      gradeWords: string;
+      supplier: string;
+      onTheShelf: boolean;
+      lines: components["schemas"]["PriceLine"][];
+      total: components["schemas"]["AmountView"];
+      breaks: components["schemas"]["ChanceView"];
+      comesBack: components["schemas"]["ChanceView"];
+      /** Format: int32 */
+      activeMinutes: number;
+      /** Format: int32 */
+      waitingMinutes: number;
+      missing: string[];
+      agree: components["schemas"]["ChoiceView"];
+    };
+    SymptomView: {
+      /** @enum {string} */
+      symptom:
+        | "CRACKED_GLASS"
+        | "DEAD_TOUCH"
+        | "GHOST_TOUCH"
+        | "FLICKER"
+        | "DEAD_PICTURE"
+        | "PALE_PATCH"
+        | "LOOSE_FRONT"
+        | "BROKEN_CLIP";
+      words: string;
+      seen: boolean;
+    };
+    WorthView: {
+      /** @enum {string} */
+      verdict: "UNKNOWN" | "WORTH_IT" | "DOUBTFUL" | "NOT_WORTH_IT";
+      replacement: components["schemas"]["AmountView"] | null;
+      breakEvenPart: components["schemas"]["AmountView"] | null;
+      because: string;
     };
     BondView: {
       plans: components["schemas"]["PlanView"][];
@@ -727,6 +1813,340 @@ export interface components {
       id: string;
       name: string;
       words: string;
+      generic: boolean;
+      variants: components["schemas"]["VariantView"][];
+    };
+    VariantView: {
+      id: string;
+      words: string;
+    };
+    Listed: {
+      id: string;
+      name: string;
+      words: string;
+      /** @enum {string} */
+      kind: "TABLET" | "WATCH";
+      generic: boolean;
+      /** Format: int32 */
+      releasedVersion: number | null;
+      drafted: boolean;
+      withdrawn: boolean;
+      /** Format: int32 */
+      corrections: number;
+    };
+    AlongEdge: {
+      /** Format: double */
+      everywhereMm: number;
+      except: components["schemas"]["Except"][];
+    };
+    Body: {
+      /** Format: double */
+      thicknessMm: number;
+      /** Format: double */
+      massKg: number;
+      /** @enum {string} */
+      deviceClass: "METAL_TABLET" | "PLASTIC_TABLET" | "METAL_WATCH";
+      layers: components["schemas"]["Layers"] | null;
+      /** @enum {string} */
+      batteryReach: "BEFORE_HEAT" | "FRONT_OPEN" | "UNDER_PANEL";
+    };
+    CarryOver: {
+      id: string;
+      words: string;
+      hint: string;
+      irreplaceable: boolean;
+      brings:
+        | (
+            | "TAPE"
+            | "DIE_CUT_RING"
+            | "CAMERA_BRACKET"
+            | "MAGNETS"
+            | "INSULATION"
+            | "HOME_KEY"
+            | "SENSOR_INSERT"
+            | "ANTENNA"
+            | "CLIPS"
+            | "GASKET"
+            | "CHIP"
+            | "DISPLAY_CABLE"
+          )
+        | null;
+    };
+    Connector: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      family: "FLEX" | "PRESS_PLUG" | "FLIP_LATCH" | "SLIDE_IN_PLUG" | "FLAP_SOCKET" | "COAX_PLUG";
+      latchSide: string | null;
+      /** Format: int32 */
+      stackOrder: number;
+      seatingProof: string | null;
+      needsIsolation: boolean;
+    };
+    Correction: {
+      /** Format: int64 */
+      id: number;
+      /** Format: int32 */
+      version: number;
+      /** Format: uuid */
+      jobId: string | null;
+      what: string;
+      found: string;
+      byWhom: string;
+      /** Format: date-time */
+      madeAt: string;
+    };
+    Cover: {
+      id: string;
+      words: string;
+      hint: string;
+      /** @enum {string} */
+      kind: "FILM" | "LINER";
+    };
+    DeviceDetail: {
+      device: components["schemas"]["Listed"];
+      document: components["schemas"]["ProfileDocument"];
+      /** Format: int32 */
+      version: number;
+      draft: boolean;
+      versions: components["schemas"]["Version"][];
+      corrections: components["schemas"]["Correction"][];
+    };
+    Except: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      valueMm: number;
+    };
+    Feature: {
+      id: string;
+      /** @enum {string} */
+      kind:
+        | "CAMERA"
+        | "SENSOR"
+        | "KEY"
+        | "CABLE"
+        | "ANTENNA"
+        | "MAGNET"
+        | "PORT"
+        | "MICROPHONE"
+        | "CLIP"
+        | "GASKET"
+        | "WINDOW"
+        | "NOTCH";
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      depthMm: number | null;
+      /** Format: double */
+      hazard: number;
+      consequence: string;
+      keepsTapeOff: boolean;
+    };
+    Front: {
+      /** @enum {string} */
+      holding: "BONDED" | "CLIPPED";
+      /** @enum {string} */
+      build: "FUSED" | "SEPARATE";
+      /** @enum {string} */
+      seam: "GLASS_METAL" | "GLASS_PLASTIC" | "GLASS_GASKET" | "GASKET_METAL";
+      seamWords: string | null;
+      /** @enum {string} */
+      hinge: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      /** Format: int32 */
+      greatestOpeningDeg: number;
+      /** Format: double */
+      massKg: number;
+      adhesive: ("ACRYLIC_FOAM_TAPE" | "PET_CARRIER_TAPE" | "RUBBERY_BEAD") | null;
+    };
+    Function: {
+      id: string;
+      words: string;
+      testableWhen: ("OPEN" | "CLOSED")[];
+      failsAs:
+        | (
+            | "CRACKED_GLASS"
+            | "DEAD_TOUCH"
+            | "GHOST_TOUCH"
+            | "FLICKER"
+            | "DEAD_PICTURE"
+            | "PALE_PATCH"
+            | "LOOSE_FRONT"
+            | "BROKEN_CLIP"
+          )
+        | null;
+    };
+    FunctionFate: {
+      functionId: string;
+      /** @enum {string} */
+      fate: "KEPT" | "AT_RISK" | "LOST";
+      how: string;
+    };
+    Layers: {
+      glass: components["schemas"]["Sheet"];
+      adhesive: components["schemas"]["Sheet"];
+      ledge: components["schemas"]["Sheet"];
+      opticalAdhesive: components["schemas"]["Sheet"] | null;
+      /** Format: double */
+      frontGapMm: number;
+      display: components["schemas"]["Sheet"];
+      /** Format: double */
+      gapMm: number;
+      battery: components["schemas"]["Sheet"];
+      /** Format: double */
+      batteryShare: number;
+      /** Format: double */
+      batteryToBackWPerM2K: number;
+      /** Format: double */
+      displayToBackWPerM2K: number;
+      /** Format: double */
+      rimShare: number;
+      /** Format: double */
+      bodyJPerKgK: number;
+      /** Format: double */
+      rimToBackWPerMK: number;
+    };
+    PairedPart: {
+      id: string;
+      words: string;
+      hint: string;
+      /** @enum {string} */
+      method: "COPY_DATA" | "MOVE_BOARD";
+      functionId: string;
+    };
+    ProfileDocument: {
+      format: string;
+      id: string;
+      name: string;
+      words: string;
+      /** @enum {string} */
+      kind: "TABLET" | "WATCH";
+      generic: boolean;
+      outline: components["schemas"]["Closed"] | components["schemas"]["RoundedRectangle"];
+      edgeNames: {
+        [key: string]: string;
+      };
+      front: components["schemas"]["Front"];
+      body: components["schemas"]["Body"];
+      limits: components["schemas"]["HeatLimits"];
+      border: components["schemas"]["AlongEdge"];
+      ledge: components["schemas"]["AlongEdge"];
+      /** Format: double */
+      openingRadiusMm: number;
+      features: components["schemas"]["Feature"][];
+      functions: components["schemas"]["Function"][];
+      connectors: components["schemas"]["Connector"][];
+      screws: components["schemas"]["Screw"][];
+      shields: components["schemas"]["Shield"][];
+      carryOvers: components["schemas"]["CarryOver"][];
+      pairedParts: components["schemas"]["PairedPart"][];
+      covers: components["schemas"]["Cover"][];
+      adhesives: ("PRE_APPLIED" | "STRIPS" | "DIE_CUT" | "BEAD" | "OPTICAL_LIQUID" | "CLIPS")[];
+      repairs: components["schemas"]["Repair"][];
+      variants: components["schemas"]["Variant"][];
+      confidence: {
+        [key: string]: "MEASURED" | "PART_MAKER" | "COMMON_PRACTICE" | "GUESS";
+      };
+    };
+    Repair: {
+      id: string;
+      words: string;
+      parts: (
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE"
+      )[];
+      cures: (
+        | "CRACKED_GLASS"
+        | "DEAD_TOUCH"
+        | "GHOST_TOUCH"
+        | "FLICKER"
+        | "DEAD_PICTURE"
+        | "PALE_PATCH"
+        | "LOOSE_FRONT"
+        | "BROKEN_CLIP"
+      )[];
+      needs: (
+        | "TAPE"
+        | "DIE_CUT_RING"
+        | "CAMERA_BRACKET"
+        | "MAGNETS"
+        | "INSULATION"
+        | "HOME_KEY"
+        | "SENSOR_INSERT"
+        | "ANTENNA"
+        | "CLIPS"
+        | "GASKET"
+        | "CHIP"
+        | "DISPLAY_CABLE"
+      )[];
+      /** Format: int32 */
+      activeMinutes: number;
+      /** Format: int32 */
+      waitingMinutes: number;
+      fates: components["schemas"]["FunctionFate"][];
+      /** @enum {string} */
+      oldFront: "SCRAP" | "SAVE" | "DATA_SOURCE" | "DONOR";
+    };
+    Screw: {
+      id: string;
+      /** Format: double */
+      xMm: number;
+      /** Format: double */
+      yMm: number;
+      driver: string;
+      /** Format: double */
+      lengthMm: number;
+      head: string;
+      /** Format: int32 */
+      layer: number;
+      hidden: boolean;
+      laterLayer: boolean;
+    };
+    Sheet: {
+      /** Format: double */
+      thicknessMm: number;
+      /** Format: double */
+      conductivityWPerMK: number;
+      /** Format: double */
+      heatCapacityJPerM3K: number;
+      /** Format: double */
+      densityKgPerM3: number;
+    };
+    Shield: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      hold: "SLIDES" | "HOOKED" | "GLUED" | "SCREWED";
+    };
+    Variant: {
+      id: string;
+      words: string;
+      massKg: number | null;
+      features: components["schemas"]["Feature"][];
+      functions: components["schemas"]["Function"][];
+      connectors: components["schemas"]["Connector"][];
+      carryOvers: components["schemas"]["CarryOver"][];
+      pairedParts: components["schemas"]["PairedPart"][];
+      without: string[];
+    };
+    Version: {
+      /** Format: int32 */
+      version: number;
+      madeBy: string;
+      /** Format: date-time */
+      madeAt: string;
+      releasedBy: string | null;
+      /** Format: date-time */
+      releasedAt: string | null;
     };
     BenchJob: {
       /** Format: uuid */
@@ -753,6 +2173,8 @@ export interface components {
       stationWords: string;
       nextStep: string | null;
       waiting: boolean;
+      /** @enum {string} */
+      needs: "DESK" | "TECHNICIAN" | "LEAD";
       /** Format: int32 */
       mishaps: number;
       /** Format: date-time */
@@ -782,9 +2204,28 @@ export interface components {
     BenchView: {
       /** Format: date-time */
       serverTime: string;
+      stations: (
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE"
+      )[];
       open: components["schemas"]["BenchJob"][];
       closed: components["schemas"]["BenchJob"][];
       timers: components["schemas"]["BenchTimer"][];
+    };
+    Guarded: {
+      batteryIn: boolean;
+      /** Format: double */
+      stopC: number;
     };
   };
   responses: never;
@@ -795,6 +2236,74 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  tested: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        stockId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Tested"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  settings: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Settings"];
+        };
+      };
+    };
+  };
+  change: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Settings"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Settings"];
+        };
+      };
+    };
+  };
   units: {
     parameters: {
       query?: never;
@@ -815,6 +2324,244 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Units"];
+        };
+      };
+    };
+  };
+  changePassword: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["NewPassword"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  change_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        personId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Standing"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  password: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        personId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenPassword"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  put: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        instrumentId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenInstrument"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["InstrumentView"][];
+        };
+      };
+    };
+  };
+  remove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        instrumentId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  put_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        sourceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenSource"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SourcesView"];
+        };
+      };
+    };
+  };
+  putAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        sourceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  draft: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": {
+          [key: string]: unknown;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Drafted"];
+        };
+      };
+    };
+  };
+  preview: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Changes"];
+        };
+      };
+    };
+  };
+  importFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Changes"];
         };
       };
     };
@@ -919,9 +2666,7 @@ export interface operations {
         headers: {
           [name: string]: unknown;
         };
-        content: {
-          "*/*": components["schemas"]["Person"];
-        };
+        content?: never;
       };
     };
   };
@@ -945,6 +2690,180 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  photo: {
+    parameters: {
+      query: {
+        photoId: string;
+        words?: string;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "image/jpeg": string;
+        "image/png": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  fitting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["FittingView"][];
+        };
+      };
+    };
+  };
+  take: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Taking"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  putBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Taking"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  log: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv": string;
+        };
+      };
+    };
+  };
+  importLog: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Kept"];
+        };
+      };
+    };
+  };
+  calibrate: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["FitView"];
         };
       };
     };
@@ -975,6 +2894,221 @@ export interface operations {
       };
     };
   };
+  propose: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Proposal"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  release: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Drafted"];
+        };
+      };
+    };
+  };
+  settle: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+        correctionId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Settlement"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  start: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Start"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Drafted"];
+        };
+      };
+    };
+  };
+  outline: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Closed"] | components["schemas"]["RoundedRectangle"];
+        };
+      };
+    };
+  };
+  importFile_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Drafted"];
+        };
+      };
+    };
+  };
+  check: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": {
+          [key: string]: unknown;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Checked"];
+        };
+      };
+    };
+  };
+  search: {
+    parameters: {
+      query?: {
+        query?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Row"][];
+        };
+      };
+    };
+  };
+  picture: {
+    parameters: {
+      query?: {
+        thumb?: boolean;
+      };
+      header?: never;
+      path: {
+        photoId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "image/jpeg": string;
+        };
+      };
+    };
+  };
   job: {
     parameters: {
       query?: never;
@@ -993,6 +3127,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["JobView"];
+        };
+      };
+    };
+  };
+  tag: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TagView"];
         };
       };
     };
@@ -1041,11 +3197,77 @@ export interface operations {
       };
     };
   };
+  quote: {
+    parameters: {
+      query: {
+        repairId: string;
+        grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/pdf": string;
+        };
+      };
+    };
+  };
+  owner: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OwnerView"];
+        };
+      };
+    };
+  };
+  erase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   heat: {
     parameters: {
       query?: {
-        sourceId?: string;
-        settingC?: number;
+        first?: boolean;
       };
       header?: never;
       path: {
@@ -1062,6 +3284,57 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["HeatView"];
+        };
+      };
+    };
+  };
+  judged: {
+    parameters: {
+      query: {
+        sourceId: string;
+        settingC: number;
+        dial?: number | null;
+        distanceMm?: number | null;
+        sweep?: "FACE" | "ROUND" | "STRETCH_BY_STRETCH";
+        seconds?: number | null;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["HeatPlanView"];
+        };
+      };
+    };
+  };
+  forecast: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ForecastView"];
         };
       };
     };
@@ -1113,6 +3386,28 @@ export interface operations {
       };
     };
   };
+  decide: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["DecideView"];
+        };
+      };
+    };
+  };
   bond: {
     parameters: {
       query?: {
@@ -1138,7 +3433,7 @@ export interface operations {
       };
     };
   };
-  devices: {
+  all: {
     parameters: {
       query?: never;
       header?: never;
@@ -1153,7 +3448,184 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
+          "*/*": components["schemas"]["InstrumentView"][];
+        };
+      };
+    };
+  };
+  all_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SourcesView"];
+        };
+      };
+    };
+  };
+  devices: {
+    parameters: {
+      query?: {
+        query?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
           "*/*": components["schemas"]["DeviceView"][];
+        };
+      };
+    };
+  };
+  search_1: {
+    parameters: {
+      query?: {
+        query?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Listed"][];
+        };
+      };
+    };
+  };
+  device: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["DeviceDetail"];
+        };
+      };
+    };
+  };
+  withdraw: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  export_1: {
+    parameters: {
+      query?: {
+        version?: number;
+      };
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
+  nearest: {
+    parameters: {
+      query: {
+        kind: "TABLET" | "WATCH";
+        widthMm: number;
+        heightMm: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Listed"][];
+        };
+      };
+    };
+  };
+  layers: {
+    parameters: {
+      query: {
+        deviceClass: "METAL_TABLET" | "PLASTIC_TABLET" | "METAL_WATCH";
+        build: "FUSED" | "SEPARATE";
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Layers"];
         };
       };
     };
@@ -1175,6 +3647,26 @@ export interface operations {
         content: {
           "*/*": components["schemas"]["BenchView"];
         };
+      };
+    };
+  };
+  forget: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        sourceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };

@@ -1,54 +1,56 @@
-import { useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "@/api/client";
-import { useUnits } from "@/session/useSession";
+import { useSession, useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { say } from "@/units/units";
-import { Button } from "@/ui/Button";
-import { NewJob } from "./NewJob";
 import { useBench } from "./useBench";
 
 type BenchJob = Schemas["BenchJob"];
 
-/** All jobs: which need hands now, which wait for a timer, which are done. */
+/** All jobs: whose hands they need now, which wait for a timer, which are done. The reader's own come first. */
 export function BenchPage() {
   const { data } = useBench();
-  const [taking, setTaking] = useState(false);
+  const atDesk = useSession().data?.me?.role === "DESK";
+  const now = useServerSeconds();
   if (!data) {
     return <p className="p-8">…</p>;
   }
-  const hands = data.open.filter((job) => !job.waiting);
-  const waiting = data.open.filter((job) => job.waiting);
+  const timerOf = (job: BenchJob) => data.timers.find((t) => t.jobId === job.id);
+  const waits = (job: BenchJob) => {
+    const timer = timerOf(job);
+    return job.waiting && timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, now) > 0;
+  };
+  const hands = data.open.filter((job) => !waits(job));
+  const groups = [
+    { title: "Needs hands at the bench", desk: false, jobs: hands.filter((job) => job.needs !== "DESK") },
+    { title: "Needs the front desk", desk: true, jobs: hands.filter((job) => job.needs === "DESK") },
+  ].sort((a, b) => Number(b.desk === atDesk) - Number(a.desk === atDesk));
   return (
     <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
       <div className="mb-5 flex items-center gap-4">
         <h1 className="flex-1 text-3xl font-bold">The bench</h1>
-        <Button look="lamp" className="px-6 text-lg" onClick={() => setTaking(true)}>
+        <Link
+          to="/take-in"
+          className="flex min-h-11 items-center rounded-md border-2 border-lamp bg-lamp px-6 text-lg font-semibold text-on-lamp hover:brightness-105"
+        >
           Take a job in
-        </Button>
+        </Link>
       </div>
       {data.open.length === 0 && (
         <p className="mb-8 max-w-xl text-xl text-quiet">
           Nothing lies on the bench. Take a job in: who it belongs to and what is wrong is enough to start.
         </p>
       )}
-      <Jobs title="Needs hands" jobs={hands} timers={data.timers} />
-      <Jobs title="Waits for a timer" jobs={waiting} timers={data.timers} />
-      <Jobs title="Handed over" jobs={data.closed} timers={[]} />
-      <NewJob open={taking} onClose={() => setTaking(false)} />
+      {groups.map((group) => (
+        <Jobs key={group.title} {...group} bench={data} />
+      ))}
+      <Jobs title="Waits for a timer" jobs={data.open.filter(waits)} bench={data} />
+      <Jobs title="Handed over" jobs={data.closed} bench={data} />
     </main>
   );
 }
 
-function Jobs({
-  title,
-  jobs,
-  timers,
-}: {
-  title: string;
-  jobs: BenchJob[];
-  timers: readonly Schemas["BenchTimer"][];
-}) {
+function Jobs({ title, jobs, bench }: { title: string; jobs: BenchJob[]; bench: Schemas["BenchView"] }) {
   if (jobs.length === 0) {
     return null;
   }
@@ -59,33 +61,31 @@ function Jobs({
       </h2>
       <ul className="divide-y-2 divide-line border-y-2 border-line">
         {jobs.map((job) => (
-          <JobRow key={job.id} job={job} timer={timers.find((t) => t.jobId === job.id)} />
+          <JobRow
+            key={job.id}
+            job={job}
+            stations={bench.stations}
+            timer={bench.timers.find((t) => t.jobId === job.id)}
+          />
         ))}
       </ul>
     </section>
   );
 }
 
-const STATIONS: BenchJob["station"][] = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
-
-function JobRow({ job, timer }: { job: BenchJob; timer: Schemas["BenchTimer"] | undefined }) {
+function JobRow({
+  job,
+  stations,
+  timer,
+}: {
+  job: BenchJob;
+  stations: readonly BenchJob["station"][];
+  timer: Schemas["BenchTimer"] | undefined;
+}) {
   const units = useUnits();
   const now = useServerSeconds();
   const closed = job.handedOverAt !== null;
-  const at = closed ? STATIONS.length : STATIONS.indexOf(job.station);
+  const at = closed ? stations.length : stations.indexOf(job.station);
   return (
     <li>
       <Link
@@ -105,7 +105,7 @@ function JobRow({ job, timer }: { job: BenchJob; timer: Schemas["BenchTimer"] | 
             {job.nextStep && <>: {say(job.nextStep, units)}</>}
           </span>
           <span className="mt-1.5 flex gap-0.5" aria-hidden>
-            {STATIONS.map((station, i) => (
+            {stations.map((station, i) => (
               <span
                 key={station}
                 className={`h-2 flex-1 ${i < at ? "bg-free" : i === at ? "bg-ink" : "bg-bond"}`}
@@ -113,7 +113,7 @@ function JobRow({ job, timer }: { job: BenchJob; timer: Schemas["BenchTimer"] | 
             ))}
           </span>
         </span>
-        <span className="digits w-24 text-right text-2xl">
+        <span className="digits w-32 text-right text-2xl">
           {timer && clockWords(secondsLeft(timer.startedAt, timer.seconds, now))}
         </span>
       </Link>

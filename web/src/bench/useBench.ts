@@ -7,8 +7,9 @@ export function useBench() {
   return useQuery({
     queryKey: keys.bench,
     queryFn: async () => {
+      const askedAt = Date.now();
       const bench = unwrap(await api.GET("/api/bench"));
-      learnServerTime(bench.serverTime);
+      learnServerTime(bench.serverTime, askedAt);
       return bench;
     },
     // Events bring changes at once; this only notices when the journal itself went away.

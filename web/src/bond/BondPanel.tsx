@@ -7,7 +7,7 @@ import { useEdgePicture } from "@/edge/useEdgePicture";
 import type { Piece } from "@/edge/pieces";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
-import { length, type Units } from "@/units/units";
+import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
 type Plan = Schemas["PlanView"];
@@ -33,8 +33,18 @@ export function BondPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     view,
     onView,
   });
-  if (!data || !plan) {
+  if (!data) {
     return <p className="text-xl">Computing the strips …</p>;
+  }
+  if (!plan) {
+    const step = job.steps.find((s) => s.station === "BOND");
+    return (
+      <BandAndOutline {...picture}>
+        <p className="text-3xl leading-tight font-bold">No strips to cut</p>
+        <p className="mt-2 text-xl leading-snug">{step && say(step.title, units)}</p>
+        <p className="mt-2 text-lg leading-snug text-quiet">{step?.hint && say(step.hint, units)}</p>
+      </BandAndOutline>
+    );
   }
   return (
     <>

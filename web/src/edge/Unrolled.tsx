@@ -45,6 +45,7 @@ export function Unrolled({
         onPointerDown={point}
       >
         {edge.parts.map((part) =>
+          // A name that has no room stays away; the outline carries it too.
           part.landmark.includes("_") ? (
             <g key={part.landmark}>
               <rect
@@ -63,16 +64,18 @@ export function Unrolled({
               />
             </g>
           ) : (
-            <text
-              key={part.landmark}
-              x={x(part.fromMm + part.lengthMm / 2)}
-              y={14}
-              fontSize="15"
-              fill="var(--quiet)"
-              textAnchor="middle"
-            >
-              {part.words}
-            </text>
+            x(part.lengthMm) > 7 * part.words.length && (
+              <text
+                key={part.landmark}
+                x={x(part.fromMm + part.lengthMm / 2)}
+                y={14}
+                fontSize="15"
+                fill="var(--quiet)"
+                textAnchor="middle"
+              >
+                {part.words}
+              </text>
+            )
           ),
         )}
         {tracks.map((track, n) => {
@@ -90,8 +93,14 @@ export function Unrolled({
                       width={Math.max(1, x(run) - 1.5)}
                       height={tall}
                       fill={FILL[piece.tone]}
-                      stroke={active === piece.id || piece.tone === "next" ? "var(--ink)" : "none"}
-                      strokeWidth={2}
+                      stroke={
+                        active === piece.id || piece.tone === "next"
+                          ? "var(--ink)"
+                          : piece.tone === "bond"
+                            ? "var(--quiet)"
+                            : "none"
+                      }
+                      strokeWidth={piece.tone === "bond" ? 0.75 : 2}
                       onPointerEnter={() => onActive(piece.id)}
                       onPointerLeave={() => onActive(null)}
                     >
@@ -135,7 +144,7 @@ export function Unrolled({
           </g>
         ))}
         {x
-          .ticks(9)
+          .ticks(Math.min(9, Math.floor(width / 80)))
           .filter((tick) => x(tick) < width - 60)
           .map((tick) => (
             <text key={tick} x={x(tick) + 2} y={height - 4} fontSize="13" fill="var(--quiet)">

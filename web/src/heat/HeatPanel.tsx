@@ -1,97 +1,69 @@
+import clsx from "clsx";
 import { useState } from "react";
 import type { PanelProps } from "@/job/JobPage";
-import { useEdgePicture } from "@/edge/useEdgePicture";
 import { useEdge } from "@/edge/useEdge";
-import { crackPieces, featurePieces } from "@/intake/IntakePanel";
+import { useEdgePicture } from "@/edge/useEdgePicture";
+import { crackPieces, featurePieces } from "@/intake/pieces";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
-import { Curve } from "./Curve";
-import { type Heat, useHeat } from "./useHeat";
+import { type Course, Curve } from "./Curve";
+import { During } from "./During";
+import { SoakLog } from "./SoakLog";
+import { Sources } from "./Sources";
+import { type Forecast, type Guarded, type Heat, type Plan, useForecast, useHeat } from "./useHeat";
+import { plannedWarmth, warmthAt } from "./warmth";
 import { WhyHeat } from "./WhyHeat";
 
-/** One number, the curve it comes from, and the reasons a tap away. */
-export function HeatPanel({ job, record, pointed, onPoint, view, onView }: PanelProps) {
-  const units = useUnits();
-  const [choice, setChoice] = useState<{ sourceId: string; settingC: number } | null>(null);
-  const [why, setWhy] = useState(false);
-  const soak = job.timers.find((timer) => timer.kind === "SOAK");
-  const { data: heat } = useHeat(job.id, job.seq, soak ? null : choice);
-  const edge = useEdge(job.id, view).data;
-  const nowS = useServerSeconds();
-  const picture = useEdgePicture({
-    jobId: job.id,
-    tracks: [
-      { id: "edge", name: "edge", height: 26, pieces: [...featurePieces(edge), ...crackPieces(job.cracks)] },
-    ],
-    foldedTrack: "edge",
-    pointed,
-    onPoint,
-    view,
-    onView,
-  });
-  if (!heat) {
-    return <p className="text-xl">Computing the plan …</p>;
+/** One number, the curve it comes from, the edge it is about; sources and reasons a tap away. */
+export function HeatPanel(props: PanelProps) {
+  const { job } = props;
+  const soaking = job.timers.some((timer) => timer.kind === "SOAK");
+  const heat = useHeat(job.id, job.seq, !soaking);
+  const forecast = useForecast(job.id, job.seq, soaking);
+  if (soaking) {
+    return forecast ? <Running {...props} forecast={forecast} /> : <Computing what="forecast" />;
   }
-  const left = soak ? secondsLeft(soak.startedAt, soak.seconds, nowS) : null;
-  const elapsed = soak && left !== null ? soak.seconds - left : null;
-  const lay = () =>
+  const best = heat?.plans[0];
+  return heat && best ? <Planned {...props} heat={heat} best={best} /> : <Computing what="plan" />;
+}
+
+function Computing({ what }: { what: string }) {
+  return <p className="text-xl">Computing the {what} …</p>;
+}
+
+function Planned({
+  job,
+  record,
+  pointed,
+  onPoint,
+  view,
+  onView,
+  heat,
+  best,
+}: PanelProps & { heat: Heat; best: Plan }) {
+  const { plans, guarded, rough, stillWarm, soaks } = heat;
+  const units = useUnits();
+  const [chosen, setChosen] = useState<Plan | null>(null);
+  const [shown, setShown] = useState<"why" | "sources" | "log" | null>(null);
+  const plan = chosen ?? best;
+  const seconds = Math.max(10, Math.round(stillWarm ? plan.reheatSeconds : plan.soakSeconds));
+  const start = () =>
     void record(
       {
         type: "SoakStarted",
-        sourceId: heat.sourceId,
-        settingC: heat.settingC,
-        seconds: Math.max(10, Math.round(heat.soakSeconds)),
+        sourceId: plan.sourceId,
+        settingC: plan.settingC,
+        seconds,
+        dial: plan.dial,
+        distanceMm: plan.distanceMm,
+        sweep: plan.sweep,
       },
-      "Lay it on",
+      "Start the soak",
     );
-  return (
-    <div className="flex min-h-0 flex-1 flex-col gap-2">
-      <div className="grid grid-cols-[minmax(0,1fr)_15rem] gap-4">
-        <div className="flex flex-col gap-2">
-          <div className="flex items-start gap-5">
-            <p className="leading-none">
-              <span className="digits text-6xl font-bold">
-                {clockWords(left ?? Math.round(heat.soakSeconds))}
-              </span>
-              <span className="mt-2 block text-xl">
-                {soak ? "left on" : "on"} {heat.sourceName} at {temperature(heat.settingC, units)}
-              </span>
-            </p>
-            <Facts heat={heat} units={units} />
-          </div>
-          <div className="flex items-center gap-3">
-            {!soak && (
-              <SourceChoice
-                heat={heat}
-                units={units}
-                chosen={choice !== null}
-                onChoose={setChoice}
-                onLay={choice ? lay : null}
-              />
-            )}
-            <Button look="quiet" className="underline" onClick={() => setWhy(true)}>
-              Why?
-            </Button>
-          </div>
-        </div>
-        <div className="h-44">{picture.folded}</div>
-      </div>
-      <Curve heat={heat} units={units} elapsed={elapsed} />
-      {picture.band}
-      <p className="text-quiet">
-        Plates burn; lithium cells stay below {temperature(heat.limits.batteryStopC, units)}. Swollen, hissing
-        or hot: stop. Local codes come first.
-      </p>
-      <WhyHeat heat={heat} units={units} open={why} onClose={() => setWhy(false)} />
-    </div>
-  );
-}
-
-function Facts({ heat, units }: { heat: Heat; units: Units }) {
-  const early = heat.readyAtSeconds.p10;
-  const late = heat.readyAtSeconds.p90;
+  const early = plan.readyAtSeconds.p10;
+  const late = plan.readyAtSeconds.p90;
   const rows: [string, string][] = [
     [
       "bond ready",
@@ -99,86 +71,205 @@ function Facts({ heat, units }: { heat: Heat; units: Units }) {
         ? "not on this source"
         : `${clockWords(Math.round(early))} – ${late === null ? "…" : clockWords(Math.round(late))}`,
     ],
-    ["battery then", temperature(heat.batteryAtPullC.p50 ?? 0, units)],
-    ["off at the latest", clockWords(Math.round(heat.latestSeconds))],
-    ["then soft for", duration(heat.workableForSeconds.p50 ?? 0)],
+    guarded.batteryIn
+      ? ["battery then", temperature(plan.batteryAtPullC.p50 ?? 0, units)]
+      : ["display then", temperature(plan.displayAtPullC.p50 ?? 0, units)],
+    ["off at the latest", clockWords(Math.round(plan.latestSeconds))],
+    ["then soft for", duration(plan.workableForSeconds.p50 ?? 0)],
   ];
   return (
-    <dl className="grid flex-1 grid-cols-[auto_auto] justify-start gap-x-3 whitespace-nowrap leading-snug">
-      {rows.map(([name, value]) => (
-        <div key={name} className="contents">
-          <dt className="text-quiet">{name}</dt>
-          <dd className="digits font-semibold">{value}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-function SourceChoice({
-  heat,
-  units,
-  chosen,
-  onChoose,
-  onLay,
-}: {
-  heat: Heat;
-  units: Units;
-  chosen: boolean;
-  onChoose: (choice: { sourceId: string; settingC: number } | null) => void;
-  onLay: (() => void) | null;
-}) {
-  const source = heat.sources.find((s) => s.id === heat.sourceId);
-  const settings = source
-    ? Array.from({ length: Math.floor((source.maxC - source.minC) / 5) + 1 }, (_, i) => source.minC + 5 * i)
-    : [];
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <label className="flex items-center gap-2">
-        <span className="text-quiet">Source</span>
-        <select
-          className="min-h-11 rounded-md border-2 border-line bg-sheet px-2"
-          value={heat.sourceId}
-          onChange={(e) => {
-            const next = heat.sources.find((s) => s.id === e.target.value);
-            if (next) {
-              onChoose({
-                sourceId: next.id,
-                settingC: Math.min(next.maxC, Math.max(next.minC, heat.settingC)),
-              });
-            }
-          }}
-        >
-          {heat.sources.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex items-center gap-2">
-        <span className="text-quiet">Setting</span>
-        <select
-          className="min-h-11 rounded-md border-2 border-line bg-sheet px-2"
-          value={heat.settingC}
-          onChange={(e) => onChoose({ sourceId: heat.sourceId, settingC: Number(e.target.value) })}
-        >
-          {settings.map((c) => (
-            <option key={c} value={c}>
-              {temperature(c, units)}
-            </option>
-          ))}
-        </select>
-      </label>
+    <Layout
+      panel={{ job, pointed, onPoint, view, onView }}
+      units={units}
+      guarded={guarded}
+      warmth={plannedWarmth(plan, units)}
+      elapsed={null}
+      course={{
+        curve: plan.curve,
+        guarded,
+        workableFromC: plan.workableFromC,
+        liftS: plan.soakSeconds,
+        latestS: plan.latestSeconds,
+        measured: [],
+      }}
+      number={clockWords(seconds)}
+      beside={plan.dwells > 1 ? `× ${plan.dwells} stretches` : stillWarm ? "again" : null}
+      under={`on ${plan.sourceName} at ${temperature(plan.settingC, units)}`}
+      rows={rows}
+    >
+      {chosen && <Button onClick={start}>Start with this</Button>}
       {chosen && (
-        <Button look="quiet" onClick={() => onChoose(null)}>
+        <Button look="quiet" onClick={() => setChosen(null)}>
           Back to the plan
         </Button>
       )}
-      {onLay && <Button onClick={onLay}>Lay it on with this</Button>}
-      {!heat.feasible && (
+      <Button onClick={() => setShown("sources")}>Sources and recipes</Button>
+      {soaks > 0 && <Button onClick={() => setShown("log")}>Last soak, measured</Button>}
+      <Button look="quiet" className="underline" onClick={() => setShown("why")}>
+        Why?
+      </Button>
+      <span className="text-quiet">
+        {rough
+          ? "a first look; weighing all sources …"
+          : plan.howSure === "MEASURED_HERE"
+            ? "measured on this bench"
+            : "computed, not measured here"}
+      </span>
+      {!plan.feasible && (
         <span className="font-semibold text-alarm">does not soften the bond within the limits</span>
       )}
+      <WhyHeat plan={plan} units={units} open={shown === "why"} onClose={() => setShown(null)} />
+      {shown === "log" && <SoakLog jobId={job.id} units={units} onClose={() => setShown(null)} />}
+      {shown === "sources" && (
+        <Sources
+          job={job}
+          plans={plans}
+          units={units}
+          onChoose={(next) => {
+            setChosen(next);
+            setShown(null);
+          }}
+          onClose={() => setShown(null)}
+        />
+      )}
+    </Layout>
+  );
+}
+
+function Running({ forecast, ...props }: PanelProps & { forecast: Forecast }) {
+  const { job, record, pointed, onPoint, view, onView } = props;
+  const units = useUnits();
+  const nowS = useServerSeconds();
+  const timer = job.timers.find((t) => t.kind === "SOAK");
+  const meant = timer?.seconds ?? 0;
+  const elapsed = Math.max(0, nowS - Math.floor(Date.parse(forecast.startedAt) / 1000));
+  const left = secondsLeft(forecast.startedAt, meant, nowS);
+  const ready = forecast.readyAtSeconds;
+  const rows: [string, string][] = [
+    ["bond ready", ready.p10 === null ? "not like this" : readyWords(ready, elapsed)],
+    forecast.guarded.batteryIn
+      ? ["battery now", temperature(at(forecast, elapsed, (p) => p.batteryC.p50) ?? 0, units)]
+      : ["display now", temperature(at(forecast, elapsed, (p) => p.displayC.p50) ?? 0, units)],
+    ["off at the latest", clockWords(Math.round(forecast.latestSeconds))],
+    ["coldest bond now", temperature(at(forecast, elapsed, (p) => p.bondC.p50) ?? 0, units)],
+  ];
+  return (
+    <Layout
+      panel={{ job, pointed, onPoint, view, onView }}
+      units={units}
+      guarded={forecast.guarded}
+      warmth={warmthAt(forecast, elapsed, units)}
+      elapsed={elapsed}
+      course={{
+        curve: forecast.curve,
+        guarded: forecast.guarded,
+        workableFromC: forecast.workableFromC,
+        liftS: meant,
+        latestS: forecast.latestSeconds,
+        measured: forecast.measured,
+      }}
+      number={clockWords(left)}
+      beside={left > 0 ? "left" : "over"}
+      under={`on ${forecast.sourceName} at ${temperature(forecast.settingC, units)}`}
+      rows={rows}
+    >
+      <During forecast={forecast} elapsed={elapsed} record={record} units={units} />
+    </Layout>
+  );
+}
+
+function readyWords(ready: Forecast["readyAtSeconds"], elapsed: number): string {
+  if (ready.p90 !== null && elapsed > ready.p90) {
+    return "now";
+  }
+  return `${clockWords(Math.round(ready.p10 ?? 0))} – ${ready.p90 === null ? "…" : clockWords(Math.round(ready.p90))}`;
+}
+
+function at(
+  forecast: Forecast,
+  seconds: number,
+  of: (point: Forecast["curve"][number]) => number | null,
+): number | null {
+  const i = forecast.curve.findIndex((point) => point.seconds >= seconds);
+  const next = forecast.curve.at(i);
+  const before = forecast.curve[i - 1];
+  const [from, to] = [before && of(before), next && of(next)];
+  if (!before || !next || from === null || from === undefined || to === null || to === undefined) {
+    return to ?? null;
+  }
+  return from + ((seconds - before.seconds) / (next.seconds - before.seconds)) * (to - from);
+}
+
+function Layout({
+  panel,
+  units,
+  guarded,
+  warmth,
+  course,
+  elapsed,
+  number,
+  beside,
+  under,
+  rows,
+  children,
+}: {
+  panel: Pick<PanelProps, "job" | "pointed" | "onPoint" | "view" | "onView">;
+  units: Units;
+  guarded: Guarded;
+  warmth: ReturnType<typeof plannedWarmth>;
+  course: Course;
+  elapsed: number | null;
+  number: string;
+  beside: string | null;
+  under: string;
+  rows: [string, string][];
+  children: React.ReactNode;
+}) {
+  const { job, pointed, onPoint, view, onView } = panel;
+  const edge = useEdge(job.id, view).data;
+  const picture = useEdgePicture({
+    jobId: job.id,
+    tracks: [
+      { id: "warm", name: "bond", height: 36, pieces: warmth },
+      { id: "edge", name: "edge", height: 22, pieces: [...featurePieces(edge), ...crackPieces(job.cracks)] },
+    ],
+    foldedTrack: "warm",
+    pointed,
+    onPoint,
+    view,
+    onView,
+  });
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_13rem]">
+        <div className="flex flex-col gap-2">
+          <div className="flex items-start gap-5">
+            <p className="leading-none">
+              <span className={clsx("digits font-bold", number.length > 5 ? "text-4xl" : "text-6xl")}>
+                {number}
+              </span>
+              {beside && <span className="ml-2 text-2xl">{beside}</span>}
+              <span className="mt-2 block text-xl whitespace-nowrap">{under}</span>
+            </p>
+            <dl className="grid flex-1 grid-cols-[auto_auto] justify-start gap-x-3 whitespace-nowrap leading-snug">
+              {rows.map(([name, value]) => (
+                <div key={name} className="contents">
+                  <dt className="text-quiet">{name}</dt>
+                  <dd className="digits font-semibold">{value}</dd>
+                </div>
+              ))}
+            </dl>
+          </div>
+          <div className="flex flex-wrap items-center gap-2">{children}</div>
+        </div>
+        <div className="hidden h-44 lg:block">{picture.folded}</div>
+      </div>
+      <Curve course={course} units={units} elapsed={elapsed} />
+      {picture.band}
+      <p className="text-quiet">
+        Plates and nozzles burn; {guarded.batteryIn ? "lithium cells stay" : "the display stays"} below{" "}
+        {temperature(guarded.stopC, units)}. Swollen, hissing or hot: stop. Local codes come first.
+      </p>
     </div>
   );
 }

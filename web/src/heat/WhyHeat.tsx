@@ -1,18 +1,18 @@
 import { clockWords } from "@/time/clock";
 import { say, temperature, type Units } from "@/units/units";
 import { Modal } from "@/ui/Modal";
-import type { Heat } from "./useHeat";
+import type { Plan } from "./useHeat";
 
 const when = (seconds: number | null) => (seconds === null ? "never" : clockWords(Math.round(seconds)));
 
 /** Inputs, formula in words, what would change it most, how sure it is, and the settings not taken. */
 export function WhyHeat({
-  heat,
+  plan,
   units,
   open,
   onClose,
 }: {
-  heat: Heat;
+  plan: Plan;
   units: Units;
   open: boolean;
   onClose: () => void;
@@ -21,37 +21,42 @@ export function WhyHeat({
     <Modal title="Why this time?" open={open} onClose={onClose}>
       <div className="space-y-4">
         <p>
-          Computed, not measured on this bench. Heat flows from the source through glass and bond into the
-          frame, and through the display into the battery; 64 plausible benches are run side by side. The bond
-          is workable from {temperature(heat.workableFromC, units)}, where peeling takes little enough force.
-          On {Math.round(heat.readyShare * 100)} of 100 benches it is so after{" "}
-          {clockWords(Math.round(heat.soakSeconds))}. A thermometer on the frame beats all of this.
+          {plan.howSure === "MEASURED_HERE"
+            ? "Measured on this bench: a logged soak said what this source really does."
+            : "Computed, not measured on this bench."}{" "}
+          Heat flows from the source through glass and bond into the frame all round the edge, and through the
+          display into the battery; {plan.weighed} plausible benches are run side by side. The bond is
+          workable from {temperature(plan.workableFromC, units)}, where peeling takes little enough force. On{" "}
+          {Math.round(plan.readyShare * 100)} of 100 benches it is so after{" "}
+          {clockWords(Math.round(plan.soakSeconds))}. Once it has gone cold it goes back on for{" "}
+          {clockWords(Math.round(plan.reheatSeconds))}. A thermometer on the frame beats all of this.
         </p>
-        <table className="w-full">
-          <caption className="text-left font-semibold">What would change it most: bond ready at</caption>
-          <thead>
-            <tr className="text-left text-quiet">
-              <th className="font-normal">if this is</th>
-              <th className="font-normal">low</th>
-              <th className="font-normal">high</th>
-            </tr>
-          </thead>
-          <tbody>
-            {heat.influences.map((influence) => (
-              <tr key={influence.unknown} className="border-t border-line">
-                <td className="py-1 pr-3">{influence.unknown}</td>
-                <td className="digits">{when(influence.secondsAtLow)}</td>
-                <td className="digits">{when(influence.secondsAtHigh)}</td>
+        {plan.influences.length > 0 && (
+          <table className="w-full">
+            <caption className="text-left font-semibold">What would change it most: bond ready at</caption>
+            <thead>
+              <tr className="text-left text-quiet">
+                <th className="font-normal">if this is</th>
+                <th className="font-normal">low</th>
+                <th className="font-normal">high</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {plan.influences.map((influence) => (
+                <tr key={influence.unknown} className="border-t border-line">
+                  <td className="py-1 pr-3">{influence.unknown}</td>
+                  <td className="digits">{when(influence.secondsAtLow)}</td>
+                  <td className="digits">{when(influence.secondsAtHigh)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
         <table className="w-full">
-          <caption className="text-left font-semibold">Settings weighed</caption>
+          <caption className="text-left font-semibold">Settings of {plan.sourceName} weighed</caption>
           <tbody>
-            {heat.candidates.map((c) => (
-              <tr key={`${c.sourceName}/${c.settingC}`} className={c.chosen ? "font-semibold" : ""}>
-                <td className="pr-3">{c.sourceName}</td>
+            {plan.candidates.map((c) => (
+              <tr key={`${c.sweep}/${c.settingC}`} className={c.chosen ? "font-semibold" : ""}>
                 <td className="digits pr-3">{temperature(c.settingC, units)}</td>
                 <td className="digits pr-3">{clockWords(Math.round(c.soakSeconds))}</td>
                 <td>{say(c.because, units)}</td>

@@ -1,81 +1,154 @@
-import { BandAndOutline } from "@/edge/BandAndOutline";
-import { useEdgePicture } from "@/edge/useEdgePicture";
-import type { Piece } from "@/edge/pieces";
+import { Camera, CircleDot, CornerDownRight, Slash } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { type Tool, MarkBoard } from "./MarkBoard";
+import { OwnerNote } from "./OwnerNote";
+import { Photos } from "./Photos";
 import { useEdge } from "@/edge/useEdge";
+import { useDecision } from "@/decide/useDecision";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
-import { length } from "@/units/units";
+import { say, typed } from "@/units/units";
 import { Button } from "@/ui/Button";
 
-const CRACK_MM = 10;
+const TOOLS: { tool: Tool; words: string; icon: typeof Slash; hint: string }[] = [
+  {
+    tool: "CRACK",
+    words: "Crack",
+    icon: Slash,
+    hint: "Draw each crack with a finger; it steers heat and cutting later.",
+  },
+  { tool: "DENT", words: "Dent", icon: CircleDot, hint: "Tap each dent." },
+  {
+    tool: "BEND",
+    words: "Bend",
+    icon: CornerDownRight,
+    hint: "Tap the corner that rocks on a flat plate, then say by how much.",
+  },
+];
 
-export function crackPieces(cracks: PanelProps["job"]["cracks"]): Piece[] {
-  return cracks.map((crack, i) => ({
-    id: `crack-${i}`,
-    from: crack.fromMm,
-    length: crack.lengthMm,
-    tone: "crack",
-    title: "crack at the edge",
-  }));
-}
+const FACE_UP = { quarterTurns: 0, faceDown: false };
 
-/** Where it is broken: a tap on either picture, then one on the button. */
-export function IntakePanel({ job, record, pointed, onPoint, view, onView }: PanelProps) {
+/** Where it is broken and what it does, while the owner stands there: drawn, tapped, photographed. */
+export function IntakePanel({ job, record, ask }: PanelProps) {
   const units = useUnits();
-  const edge = useEdge(job.id, view).data;
-  const picture = useEdgePicture({
-    jobId: job.id,
-    tracks: [
-      { id: "features", name: "on the edge", height: 30, pieces: featurePieces(edge) },
-      { id: "cracks", name: "cracks", height: 30, pieces: crackPieces(job.cracks) },
-    ],
-    foldedTrack: "cracks",
-    pointed,
-    onPoint,
-    view,
-    onView,
-  });
+  const edge = useEdge(job.id, FACE_UP).data;
+  const decision = useDecision(job.id, job.seq);
+  const [tool, setTool] = useState<Tool>("CRACK");
+  const [place, setPlace] = useState("");
+  const marks = edge?.marks ?? [];
   return (
-    <>
-      <BandAndOutline {...picture}>
-        <p className="text-3xl leading-tight font-bold">{job.owner}</p>
-        <p className="mt-2 text-xl leading-snug">{job.fault}</p>
-        <p className="mt-2 text-quiet">
-          {job.device}, {job.deviceWords}
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <div className="flex items-start gap-4">
+        <p className="min-w-0 flex-1 text-lg leading-snug">
+          <b>{job.owner}</b>: {job.fault}
         </p>
-      </BandAndOutline>
-      <div className="flex min-h-12 items-center gap-4">
-        {pointed === null ? (
-          <p className="text-quiet">Point at the edge where a crack reaches it.</p>
-        ) : (
-          <Button
-            look="alarm"
+        <div className="text-right">
+          <OwnerNote jobId={job.id} />
+        </div>
+        <Link to={`/jobs/${job.id}/tag`} className="min-h-11 px-2 py-2 underline">
+          Print the tag
+        </Link>
+      </div>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="What is wrong">
+        {decision?.symptoms.map((s) => (
+          <button
+            key={s.symptom}
+            type="button"
+            aria-pressed={s.seen}
+            disabled={job.closed}
+            className="min-h-10 rounded-full border-2 border-line bg-sheet px-3 text-[0.93rem] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
             onClick={() =>
-              void record(
-                {
-                  type: "CrackMarked",
-                  fromMm: Math.max(0, pointed - CRACK_MM / 2),
-                  lengthMm: CRACK_MM,
-                },
-                "Crack at the edge",
-              ).then(() => onPoint(null))
+              void record({ type: "SymptomSeen", symptom: s.symptom, present: !s.seen }, s.words)
             }
           >
-            Crack here, at {length(pointed, units)}
-          </Button>
-        )}
+            {s.seen && "✓ "}
+            {s.words}
+          </button>
+        ))}
       </div>
-    </>
+      {edge && (
+        <MarkBoard
+          edge={edge}
+          tool={tool}
+          onCrack={(line) => void record({ type: "CrackDrawn", line }, "Crack drawn")}
+          onDent={(at) => void record({ type: "DentMarked", at }, "Dent")}
+          onBend={(corner, words) =>
+            ask({
+              title: `Bent at the ${words}`,
+              hint: "lay it on a flat plate and feel under this corner",
+              choice: {
+                label: "Bent",
+                tone: "OTHER",
+                mine: true,
+                fact: { type: "BendMarked", corner },
+                asks: [
+                  {
+                    field: "gapMm",
+                    label: "Gap under the corner",
+                    kind: "NUMBER",
+                    unit: "mm",
+                    suggestion: null,
+                  },
+                ],
+              },
+            })
+          }
+        />
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        {TOOLS.map(({ tool: one, words, icon: Icon }) => (
+          <Button
+            key={one}
+            aria-pressed={tool === one}
+            className="flex items-center gap-2 aria-pressed:bg-ink aria-pressed:text-sheet"
+            onClick={() => setTool(one)}
+          >
+            <Icon aria-hidden size={18} /> {words}
+          </Button>
+        ))}
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void record(
+              { type: "CrackMarked", fromMm: typed(place, "mm", units), lengthMm: 0 },
+              "Crack at the edge",
+            ).then((fate) => fate.kind !== "refused" && setPlace(""));
+          }}
+        >
+          <label htmlFor="crack-at" className="text-quiet">
+            or at
+          </label>
+          <input
+            id="crack-at"
+            inputMode="decimal"
+            value={place}
+            onChange={(e) => setPlace(e.target.value)}
+            className="min-h-11 w-20 rounded-md border-2 border-line bg-sheet px-2"
+          />
+          <span className="text-quiet">{units.length} along the edge</span>
+          <Button type="submit" disabled={place.trim() === ""}>
+            Crack
+          </Button>
+        </form>
+      </div>
+      <p className="text-quiet">{TOOLS.find((t) => t.tool === tool)?.hint}</p>
+      <div className="flex min-h-12 flex-wrap items-center gap-2">
+        {marks.map((mark) => (
+          <Button
+            key={mark.seq}
+            disabled={job.closed}
+            className="text-[0.93rem]"
+            onClick={() => void record({ type: "MarkRemoved", seq: mark.seq }, `${mark.words}: removed`)}
+          >
+            {mark.words}
+            {mark.gapMm !== null && `, ${say(`{mm:${mark.gapMm}}`, units)}`} ✕
+            <span className="sr-only"> remove</span>
+          </Button>
+        ))}
+        <Photos job={job} icon={Camera} />
+      </div>
+    </div>
   );
-}
-
-export function featurePieces(edge: ReturnType<typeof useEdge>["data"]): Piece[] {
-  return (edge?.features ?? []).map((feature) => ({
-    id: feature.id,
-    from: feature.fromMm,
-    length: feature.lengthMm,
-    tone: "free",
-    label: feature.words,
-    title: `${feature.words}: ${feature.consequence}`,
-  }));
 }

@@ -1,15 +1,18 @@
-import { type SyntheticEvent, useState } from "react";
-import type { Problem } from "@/api/client";
+import { useState } from "react";
+import { ProblemError } from "@/api/client";
+import { useSubmit } from "@/api/useSubmit";
 import { say, typed, unitLabel, type Units } from "@/units/units";
-import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
+import { Form } from "@/ui/Form";
 import { Modal } from "@/ui/Modal";
-import { ProblemNote } from "@/ui/ProblemNote";
 import type { Choice, Record, Step } from "./useJob";
 
 export interface Asked {
-  step: Step;
+  title: string;
+  hint: string | null;
   choice: Choice;
+  /** The step this answers; none for a tap that belongs to no step. */
+  step?: Step | undefined;
 }
 
 /** Asks for what a tap still needs. What the core refuses stays typed, with the reason beside it. */
@@ -25,10 +28,10 @@ export function AskDialog({
   onClose: () => void;
 }) {
   return (
-    <Modal title={asked ? say(asked.step.title, units) : ""} open={asked !== null} onClose={onClose}>
+    <Modal title={asked ? say(asked.title, units) : ""} open={asked !== null} onClose={onClose}>
       {asked && (
-        <Form
-          key={`${asked.step.id}/${asked.choice.label}`}
+        <Asking
+          key={`${asked.title}/${asked.choice.label}`}
           asked={asked}
           units={units}
           record={record}
@@ -39,8 +42,8 @@ export function AskDialog({
   );
 }
 
-function Form({
-  asked: { step, choice },
+function Asking({
+  asked: { title, hint, choice, step },
   units,
   record,
   onClose,
@@ -53,28 +56,29 @@ function Form({
   const [values, setValues] = useState<{ [field: string]: string }>(
     Object.fromEntries(choice.asks.map((ask) => [ask.field, ask.suggestion ?? ""])),
   );
-  const [problem, setProblem] = useState<Problem | null>(null);
-
-  const submit = async (event: SyntheticEvent) => {
-    event.preventDefault();
-    setProblem(null);
+  const { problem, submit } = useSubmit(async () => {
     const given = Object.fromEntries(
       choice.asks.map((ask) => {
         const text = values[ask.field] ?? "";
         return [ask.field, ask.kind === "NUMBER" ? typed(text, ask.unit, units) : text];
       }),
     );
-    const fate = await record({ ...choice.fact, ...given }, `${step.title}: ${choice.label}`, step);
+    const fate = await record({ ...choice.fact, ...given }, `${title}: ${choice.label}`, step);
     if (fate.kind === "refused" && fate.problem.status !== 409) {
-      setProblem(fate.problem);
-    } else {
-      onClose();
+      throw new ProblemError(fate.problem);
     }
-  };
+    onClose();
+  });
 
   return (
-    <form className="space-y-4" onSubmit={(e) => void submit(e)} noValidate>
-      {step.hint && <p className="text-quiet">{say(step.hint, units)}</p>}
+    <Form
+      submit={() => submit(undefined)}
+      problem={problem}
+      units={units}
+      go={say(choice.label, units)}
+      onClose={onClose}
+    >
+      {hint && <p className="text-quiet">{say(hint, units)}</p>}
       {choice.asks.map((ask) => (
         <Field
           key={ask.field}
@@ -87,15 +91,6 @@ function Form({
           onChange={(e) => setValues({ ...values, [ask.field]: e.target.value })}
         />
       ))}
-      {problem && <ProblemNote problem={problem} units={units} />}
-      <div className="flex justify-end gap-3">
-        <Button look="quiet" onClick={onClose}>
-          Not now
-        </Button>
-        <Button type="submit" look="lamp" className="px-6">
-          {say(choice.label, units)}
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }

@@ -1,22 +1,28 @@
 import clsx from "clsx";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link, useParams } from "react-router";
 import { ProblemError } from "@/api/client";
 import { BondPanel } from "@/bond/BondPanel";
+import { ProposeCorrection } from "@/book/ProposeCorrection";
+import { DecidePanel } from "@/decide/DecidePanel";
+import { EdgePanel } from "@/edge/EdgePanel";
 import type { View } from "@/edge/useEdge";
 import { HeatPanel } from "@/heat/HeatPanel";
 import { IntakePanel } from "@/intake/IntakePanel";
+import { PartsPanel } from "@/parts/PartsPanel";
 import { SealPanel } from "@/seal/SealPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
-import { useUnits } from "@/session/useSession";
+import { useSession, useUnits } from "@/session/useSession";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
 import { NextBar } from "./NextBar";
 import { OvertakenDialog } from "./OvertakenDialog";
+import { SignOff } from "./SignOff";
 import { StepList } from "./StepList";
-import { type Choice, type Job, type Record, type Station, type Step, useJob } from "./useJob";
+import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
 
 /** What every station's own panel is given. */
@@ -30,6 +36,10 @@ export interface PanelProps {
   onPoint: (at: number | null) => void;
   view: View;
   onView: (view: View) => void;
+  /** What to offer beside a hold that a lead may answer for. */
+  signOff: (hold: Hold) => ReactNode;
+  /** Asks for what a choice that belongs to no step still needs. */
+  ask: (asked: Asked) => void;
 }
 
 export function JobPage() {
@@ -40,6 +50,7 @@ export function JobPage() {
 function Workspace({ jobId }: { jobId: string }) {
   const { job, error, record, pending } = useJob(jobId);
   const units = useUnits();
+  const mayPropose = useSession().data?.me?.role !== "DESK";
   const [chosen, setChosen] = useState<Station | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [refusal, setRefusal] = useState<ProblemError["problem"] | null>(null);
@@ -60,7 +71,7 @@ function Workspace({ jobId }: { jobId: string }) {
   };
   const choose = (step: Step, choice: Choice) => {
     if (choice.asks.length > 0) {
-      setAsked({ step, choice });
+      setAsked({ title: step.title, hint: step.hint, choice, step });
     } else {
       void tell(choice.fact, `${step.title}: ${choice.label}`, step);
       // Whoever answers the next step wants to see the one after it.
@@ -69,6 +80,16 @@ function Workspace({ jobId }: { jobId: string }) {
       }
     }
   };
+  const signOff = (hold: Hold) =>
+    hold.signOff && (
+      <SignOff
+        hold={hold}
+        onAsk={(asked) => {
+          setRefusal(null);
+          setAsked(asked);
+        }}
+      />
+    );
   const undo = () => {
     if (job?.undo) {
       void tell({ type: "Undone", seq: job.undo.seq }, `Take back: ${job.undo.words}`);
@@ -116,12 +137,14 @@ function Workspace({ jobId }: { jobId: string }) {
     onPoint: setPointed,
     view,
     onView: setView,
+    signOff,
+    ask: setAsked,
   };
 
   return (
     <>
       <Stations job={job} shown={shown} onShow={(station) => setChosen(station)} />
-      <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(19rem,29rem)]">
+      <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_min(29rem,38.5vw)]">
         <h1 className="sr-only">
           {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
         </h1>
@@ -132,9 +155,10 @@ function Workspace({ jobId }: { jobId: string }) {
           className="flex min-h-0 flex-col gap-2 overflow-auto border-l-2 border-line px-3 py-3"
           aria-label="Steps"
         >
+          <Cautions cautions={job.stations.find((s) => s.id === shown)?.cautions ?? []} units={units} />
           {refusal && (
             <div>
-              <ProblemNote problem={refusal} units={units} />
+              <ProblemNote problem={refusal} units={units} signOff={signOff} />
             </div>
           )}
           <StepList
@@ -145,6 +169,7 @@ function Workspace({ jobId }: { jobId: string }) {
             closed={job.closed}
             onChoose={choose}
           />
+          {mayPropose && !job.closed && <ProposeCorrection jobId={job.id} />}
         </section>
       </main>
       <NextBar
@@ -168,10 +193,14 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
   switch (station) {
     case "INTAKE":
       return <IntakePanel {...panel} />;
+    case "DECIDE":
+      return <DecidePanel {...panel} />;
+    case "PARTS":
+      return <PartsPanel {...panel} />;
     case "HEAT":
-      return <HeatPanel {...panel} />;
+      return panel.job.bonded ? <HeatPanel {...panel} /> : <EdgePanel {...panel} />;
     case "SEPARATE":
-      return <SeparatePanel {...panel} />;
+      return panel.job.bonded ? <SeparatePanel {...panel} /> : <EdgePanel {...panel} />;
     case "BOND":
       return <BondPanel {...panel} />;
     case "SEAL":

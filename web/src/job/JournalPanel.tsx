@@ -2,8 +2,15 @@ import clsx from "clsx";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import type { Job } from "./useJob";
+import { ScrollRegion } from "@/ui/ScrollRegion";
 
-const time = new Intl.DateTimeFormat(undefined, { hour: "2-digit", minute: "2-digit", second: "2-digit" });
+const clock = new Intl.DateTimeFormat(undefined, { timeStyle: "medium" });
+const dated = new Intl.DateTimeFormat(undefined, { dateStyle: "short", timeStyle: "medium" });
+
+/** Without the date where it is today's: most entries are. */
+function when(at: Date): string {
+  return (at.toDateString() === new Date().toDateString() ? clock : dated).format(at);
+}
 
 /** What happened so far, the latest on top. */
 export function JournalPanel({ job }: { job: Job }) {
@@ -14,23 +21,23 @@ export function JournalPanel({ job }: { job: Job }) {
         <b>{job.device}</b> of {job.owner}: {job.fault}
       </p>
       <h2 className="mb-1 text-lg font-semibold text-quiet">Journal</h2>
-      {/* A scrolling region must be reachable by keyboard. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Journal">
+      <ScrollRegion label="Journal">
         <table className="w-full">
           <tbody>
             {job.journal.map((entry) => (
               <tr key={entry.seq} className="border-b border-line align-top">
-                <td className="digits py-1.5 pr-4 text-quiet">{time.format(new Date(entry.at))}</td>
+                <td className="digits py-1.5 pr-4 whitespace-nowrap text-quiet">
+                  {when(new Date(entry.at))}
+                </td>
                 <td className={clsx("py-1.5 pr-4", entry.undone && "line-through opacity-70")}>
                   {say(entry.words, units)}
                 </td>
-                <td className="py-1.5 text-quiet">{entry.who}</td>
+                <td className="py-1.5 whitespace-nowrap text-quiet">{entry.who}</td>
               </tr>
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollRegion>
     </div>
   );
 }

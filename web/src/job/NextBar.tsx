@@ -5,7 +5,7 @@ import { say, type Units } from "@/units/units";
 import type { Choice, Job, Step } from "./useJob";
 
 const SIDE =
-  "flex w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
+  "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
 
 /** The one thing to do now, as large as a hand; everything else small beside it. */
 export function NextBar({
@@ -27,15 +27,11 @@ export function NextBar({
   onMishap: (kind: string) => void;
   onHelp: () => void;
 }) {
-  // A slip or crack can happen from the first heat to the last press.
-  const order = job.stations.map((station) => station.id);
-  const at = job.station ? order.indexOf(job.station) : order.length;
-  const atRisk = at >= order.indexOf("HEAT") && at <= order.indexOf("SEAL");
   return (
-    <footer className="flex h-30 shrink-0 bg-deep text-on-deep">
+    <footer className="flex h-30 shrink-0 bg-deep text-on-deep" data-pending={pendingCount}>
       <button
         type="button"
-        className="flex w-36 flex-col justify-center gap-1 px-4 text-left leading-tight disabled:opacity-40"
+        className="flex w-28 lg:w-36 flex-col justify-center gap-1 px-4 text-left leading-tight disabled:opacity-40"
         disabled={!job.undo}
         onClick={onUndo}
       >
@@ -49,7 +45,7 @@ export function NextBar({
       ) : (
         <Done job={job} waiting={pendingCount > 0} />
       )}
-      {atRisk && (
+      {job.atRisk && (
         <>
           <button type="button" className={SIDE} onClick={() => onMishap("SLIP")}>
             <span>Slip</span>
@@ -116,11 +112,16 @@ function NextAction({
   return (
     <>
       {waiting ? (
-        <div className="flex flex-1 items-center gap-6 border-4 border-lamp px-6" role="timer">
-          <span className="digits text-7xl font-bold">{clockWords(left)}</span>
-          <span className="text-2xl leading-tight">
+        <div
+          className="flex min-w-0 flex-1 items-center gap-3 border-4 border-lamp px-3 lg:gap-6 lg:px-6"
+          role="timer"
+        >
+          <span className="digits text-5xl font-bold lg:text-7xl">{clockWords(left)}</span>
+          <span className="text-xl leading-tight lg:text-2xl">
             {say(next.title, units)}
-            {next.hint && <small className="block text-base text-deep-quiet">{say(next.hint, units)}</small>}
+            {next.hint && (
+              <small className="hidden text-base text-deep-quiet lg:block">{say(next.hint, units)}</small>
+            )}
           </span>
         </div>
       ) : (
@@ -133,8 +134,12 @@ function NextAction({
           <span className="flex items-center gap-2">
             {timer ? `${say(next.title, units)}: time is up` : say(next.title, units)} <Key>space</Key>
           </span>
-          <span className="block truncate text-4xl leading-tight font-bold">{say(first.label, units)}</span>
-          {next.hint && <span className="block truncate">{say(next.hint, units)}</span>}
+          <span className="block truncate text-3xl leading-tight font-bold lg:text-4xl">
+            {say(first.label, units)}
+          </span>
+          {next.hint && (
+            <span className="line-clamp-2 text-[0.95rem] leading-tight">{say(next.hint, units)}</span>
+          )}
         </button>
       )}
       {waiting && (

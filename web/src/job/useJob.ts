@@ -8,6 +8,7 @@ import { learnServerTime } from "@/time/clock";
 export type Job = Schemas["JobView"];
 export type Step = Schemas["StepView"];
 export type Choice = Schemas["ChoiceView"];
+export type Hold = Schemas["HoldView"];
 export type Station = Job["stations"][number]["id"];
 
 /** Records a fact of this job; {@code step} is the one it answers, so that it is not offered twice meanwhile. */
@@ -17,8 +18,9 @@ export function useJob(jobId: string) {
   const query = useQuery({
     queryKey: keys.job(jobId),
     queryFn: async () => {
+      const askedAt = Date.now();
       const job = unwrap(await api.GET("/api/jobs/{jobId}", { params: { path: { jobId } } }));
-      learnServerTime(job.serverTime);
+      learnServerTime(job.serverTime, askedAt);
       return job;
     },
   });

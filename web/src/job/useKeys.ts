@@ -26,20 +26,25 @@ export function useKeys(on: {
 }): void {
   const latest = useRef(on);
   const lastTap = useRef(0);
+  // A pedal must work after a finger chose a station: only a focus that the tabulator moved takes space and enter.
+  // The browser's own :focus-visible would switch to the tapped button at the first press of a key.
+  const tabbed = useRef(false);
   const navigate = useNavigate();
   const muted = useMuted();
   useEffect(() => {
     latest.current = on;
   });
   useEffect(() => {
+    const point = () => (tabbed.current = false);
     const press = (event: KeyboardEvent) => {
+      tabbed.current ||= event.key === "Tab";
       const now = latest.current;
       const target = event.target as HTMLElement;
       const typing = target.closest("input, textarea, select, [role=dialog], [role=menu]") !== null;
       if (!now.enabled || typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) {
         return;
       }
-      const onButton = target.closest("button, a") !== null && target.matches(":focus-visible");
+      const onButton = target.closest("button, a") !== null && tabbed.current;
       if ((event.key === " " || event.key === "Enter") && onButton) {
         return;
       }
@@ -72,6 +77,10 @@ export function useKeys(on: {
       }
     };
     window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
+    window.addEventListener("pointerdown", point);
+    return () => {
+      window.removeEventListener("keydown", press);
+      window.removeEventListener("pointerdown", point);
+    };
   }, [muted, navigate]);
 }

@@ -41,6 +41,14 @@ export function useLiveEvents(client: QueryClient): void {
     };
     const all = () => {
       void client.invalidateQueries();
+      // What is asked for the first time right now may be answered as of before this line listened: ask once more.
+      for (const query of client.getQueryCache().findAll({ fetchStatus: "fetching" })) {
+        if (query.state.data === undefined) {
+          void query.promise
+            ?.catch(() => undefined)
+            .then(() => client.invalidateQueries({ queryKey: query.queryKey, exact: true }));
+        }
+      }
       void outbox.flush();
     };
     function lost() {
@@ -54,11 +62,8 @@ export function useLiveEvents(client: QueryClient): void {
     function open() {
       source = new EventSource("/api/live");
       source.addEventListener("hello", () => {
-        const again = !up;
         heard();
-        if (again) {
-          all();
-        }
+        all();
       });
       source.addEventListener("beat", heard);
       source.addEventListener("look-again", () => {

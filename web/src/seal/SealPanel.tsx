@@ -3,9 +3,10 @@ import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { ScrollRegion } from "@/ui/ScrollRegion";
 
 /** The last hold point: the button itself says what still stands in the way. */
-export function SealPanel({ job, choose }: PanelProps) {
+export function SealPanel({ job, choose, signOff }: PanelProps) {
   const units = useUnits();
   const step = job.steps.find((s) => s.id === "seal.seal");
   const seal = step?.choices[0];
@@ -31,35 +32,23 @@ export function SealPanel({ job, choose }: PanelProps) {
             : "Seat the front"}
         </Button>
       )}
-      {/* A scrolling region must be reachable by keyboard. */}
-      <div
-        id="seal-holds"
-        className="min-h-0 flex-1 overflow-auto"
-        role="region"
-        aria-label="What holds the seal"
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-        tabIndex={0}
-      >
+      <ScrollRegion id="seal-holds" label="What holds the seal">
         {holds.length > 0 && (
           <ul className="columns-2 gap-8 text-lg">
             {holds.map((hold) => (
               <li key={hold.id} className="mb-2 break-inside-avoid border-l-4 border-alarm pl-3 leading-snug">
                 {say(hold.because, units)}
-                <span className="block text-base text-quiet">
-                  {job.stations.find((s) => s.id === hold.station)?.words}
-                </span>
+                <span className="block text-base text-quiet">{hold.stationWords}</span>
+                {signOff(hold)}
               </li>
             ))}
           </ul>
         )}
         {holds.length === 0 && !sealed && (
-          <p className="text-xl">
-            Tested, clean, nothing left inside. {step.hint}. Liquid adhesive or a bent frame would need
-            clamps; this tape does not.
-          </p>
+          <p className="text-xl">Tested, clean, nothing left inside. {step.hint && say(step.hint, units)}.</p>
         )}
         {sealed && <p className="text-xl">Now hold it pressed, then prove every function once more.</p>}
-      </div>
+      </ScrollRegion>
     </div>
   );
 }

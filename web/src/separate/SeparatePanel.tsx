@@ -4,17 +4,16 @@ import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import type { Piece, Pin } from "@/edge/pieces";
-import { crackPieces } from "@/intake/IntakePanel";
+import { useForecast } from "@/heat/useHeat";
+import { coldIn, coolingPieces, isColdAt } from "@/heat/warmth";
+import { crackPieces } from "@/intake/pieces";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
-import { secondsLeft, useServerSeconds } from "@/time/clock";
+import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, length, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
 type Plan = Schemas["SeparateView"];
-
-/** Depths on the band are drawn against this. */
-const DEEPEST_MM = 6;
 
 export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
@@ -24,6 +23,10 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       unwrap(await api.GET("/api/jobs/{jobId}/separate", { params: { path: { jobId: job.id } } })),
     placeholderData: (before: Plan | undefined) => before,
   });
+  const soaked = job.timers.some((t) => t.kind === "WORKABLE");
+  const forecast = useForecast(job.id, job.seq, soaked);
+  const nowS = useServerSeconds();
+  const sinceS = forecast ? nowS - Math.floor(Date.parse(forecast.startedAt) / 1000) : 0;
   const pins: Pin[] = job.wedgesMm.map((at) => ({
     id: `wedge-${at}`,
     at,
@@ -35,6 +38,9 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
     tracks: plan
       ? [
           { id: "cut", name: "cut", height: 34, pieces: cutPieces(plan, units) },
+          ...(forecast && soaked
+            ? [{ id: "warm", name: "warm", height: 24, pieces: coolingPieces(forecast, sinceS) }]
+            : []),
           {
             id: "depth",
             name: "depth",
@@ -64,13 +70,22 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
             <p className="mt-2 text-xl leading-snug font-semibold">deep at most: {stretch.depthBecause}</p>
             <p className="mt-2 text-lg leading-snug">
               {stretch.place}, {move.newEntry ? "enter here, then " : ""}
-              {move.clockwise ? "clockwise" : "counter-clockwise"} seen face up. Lift no more than{" "}
-              {length(move.liftLimitMm, units)}.
+              {move.clockwise ? "clockwise" : "counter-clockwise"} seen face up. Lifted by more than{" "}
+              {length(move.liftLimitMm, units)} the glass may break.
             </p>
-            {stretch.hazardWords && stretch.hazard >= 0.4 && (
+            {stretch.dangerous && (
               <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
             )}
-            <GoneCold job={job} choose={choose} likely={move.warmAgain} />
+            <GoneCold
+              job={job}
+              choose={choose}
+              likely={move.warmAgain}
+              coldThere={
+                forecast !== undefined &&
+                soaked &&
+                isColdAt(forecast, sinceS, stretch.fromMm + stretch.lengthMm / 2)
+              }
+            />
           </>
         ) : (
           <p className="text-2xl leading-snug">
@@ -81,7 +96,8 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-2">
         <p className="text-quiet">
           {plan.moves.length} of {plan.stretches.length} stretches hold, about {duration(plan.cuttingSeconds)}{" "}
-          of cutting. Enter {plan.entrySeam}. Gloves and eye protection on.
+          of cutting. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Enter {plan.entrySeam}.
+          Gloves and eye protection on.
         </p>
         {pointed !== null && !job.closed && (
           <Button
@@ -97,22 +113,43 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
   );
 }
 
-/** The bond's own clock decides when it runs; before that the plan's reckoning. */
-function GoneCold({ job, choose, likely }: Pick<PanelProps, "job" | "choose"> & { likely: boolean }) {
+/** By the forecast that knows the cracks. */
+function Cold({ in: seconds }: { in: ReturnType<typeof coldIn> }) {
+  if (seconds === null) {
+    return null;
+  }
+  return (
+    <strong className="text-ink">
+      {seconds.first > 0
+        ? `The first stretch goes cold in about ${clockWords(seconds.first)}.`
+        : seconds.last > 0
+          ? `Some stretches are cold; the last goes cold in about ${clockWords(seconds.last)}.`
+          : "All that still holds is cold by now."}
+    </strong>
+  );
+}
+
+/** The forecast of this stretch and the bond's own clock decide when they run; before that the plan's reckoning. */
+function GoneCold({
+  job,
+  choose,
+  likely,
+  coldThere,
+}: Pick<PanelProps, "job" | "choose"> & { likely: boolean; coldThere: boolean }) {
   const now = useServerSeconds();
   const timer = job.timers.find((t) => t.kind === "WORKABLE");
   const warm = job.steps.find((step) => step.id === "separate.warm");
   const lay = warm?.choices[0];
-  const cold = timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0;
+  const cold = coldThere || (timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0);
   if (!(cold || likely) || !warm || !lay) {
     return null;
   }
   return (
-    <div className="mt-3">
+    <div className="mt-3 flex items-center gap-4">
       <p className="leading-snug font-semibold">
         {cold ? "Reckoned cold by now. Does the pick drag?" : "Likely cold before this stretch is through."}
       </p>
-      <Button className="mt-2" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
+      <Button className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
         Warm it again
       </Button>
     </div>
@@ -138,12 +175,13 @@ function cutPieces(plan: Plan, units: Units): Piece[] {
 
 /** The bar hangs as deep as the tool may go; hatched where a slip costs a part. */
 function depthPieces(plan: Plan, units: Units): Piece[] {
+  const deepest = Math.max(...plan.stretches.map((s) => s.depthMm));
   return plan.stretches.map((s) => ({
     id: `${s.id}-depth`,
     from: s.fromMm,
     length: s.lengthMm,
-    tone: s.hazard >= 0.4 ? "hazard" : "free",
-    fill: Math.max(0.12, Math.min(1, s.depthMm / DEEPEST_MM)),
+    tone: s.dangerous ? "hazard" : "free",
+    fill: Math.max(0.12, s.depthMm / deepest),
     label: length(s.depthMm, units),
     title: `${s.place}: ${length(s.depthMm, units)} deep at most, ${s.depthBecause}${s.hazardWords ? `; ${s.hazardWords}` : ""}`,
   }));

@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { type SyntheticEvent, useState } from "react";
-import { api, type Problem, ProblemError, unwrap } from "@/api/client";
+import { useState } from "react";
+import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
+import { useSubmit } from "@/api/useSubmit";
 import { outbox } from "@/live/outbox";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
@@ -13,32 +14,15 @@ export function SignIn({ session }: { session: Session }) {
   const client = useQueryClient();
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const [busy, setBusy] = useState(false);
-
-  const enter = async (who: { name: string; password: string }) => {
-    setBusy(true);
-    setProblem(null);
-    try {
-      const now = unwrap(await api.POST("/api/session", { body: who }));
-      client.setQueryData(keys.session, now);
-      void client.invalidateQueries();
-      void outbox.flush();
-    } catch (error) {
-      setProblem(
-        error instanceof ProblemError
-          ? error.problem
-          : { status: 0, title: "The app can't be reached", detail: "Is it running? Try again in a moment." },
-      );
-    } finally {
-      setBusy(false);
-    }
-  };
-
-  const submit = (event: SyntheticEvent) => {
-    event.preventDefault();
-    void enter({ name, password });
-  };
+  const {
+    problem,
+    busy,
+    submit: enter,
+  } = useSubmit(async (who: { name: string; password: string }) => {
+    client.setQueryData(keys.session, unwrap(await api.POST("/api/session", { body: who })));
+    void client.invalidateQueries();
+    void outbox.flush();
+  });
 
   return (
     <main className="mx-auto grid min-h-screen max-w-4xl content-center gap-x-14 gap-y-8 p-8 md:grid-cols-2">
@@ -63,7 +47,13 @@ export function SignIn({ session }: { session: Session }) {
         </svg>
       </div>
       <div className="space-y-5">
-        <form onSubmit={submit} className="space-y-4">
+        <form
+          className="space-y-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void enter({ name, password });
+          }}
+        >
           <Field
             id="name"
             label="Name"

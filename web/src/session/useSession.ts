@@ -11,8 +11,9 @@ export function useSession() {
   return useQuery({
     queryKey: keys.session,
     queryFn: async () => {
+      const askedAt = Date.now();
       const session = unwrap(await api.GET("/api/session"));
-      learnServerTime(session.serverTime);
+      learnServerTime(session.serverTime, askedAt);
       return session;
     },
     staleTime: 60_000,

@@ -2,10 +2,11 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Bell, BellOff, Moon, Sun } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { Link, Outlet } from "react-router";
+import { Link, NavLink, Outlet, useNavigate } from "react-router";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useBench } from "@/bench/useBench";
+import { OwnPassword } from "@/session/OwnPassword";
 import { type Me, useSession } from "@/session/useSession";
 import { setMuted, useMuted, useRinging } from "@/sound/sound";
 import { chooseTheme, currentTheme } from "@/ui/theme";
@@ -24,6 +25,12 @@ export function Shell() {
         <Link to="/" className="text-xl font-bold tracking-tight">
           Ridgefall
         </Link>
+        <nav aria-label="Screens" className="flex gap-1">
+          <Screen to="/">Bench</Screen>
+          <Screen to="/book">Book</Screen>
+          <Screen to="/shelf">Shelf</Screen>
+          <Screen to="/tools">Tools</Screen>
+        </nav>
         <nav aria-label="Running timers" className="flex min-w-0 flex-1 gap-4 overflow-x-auto">
           {timers.map((timer) => (
             <TimerChip key={`${timer.jobId}/${timer.seq}`} timer={timer} />
@@ -38,12 +45,26 @@ export function Shell() {
   );
 }
 
+function Screen({ to, children }: { to: string; children: string }) {
+  return (
+    <NavLink
+      to={to}
+      end={to === "/"}
+      className="flex min-h-11 items-center rounded px-2.5 text-deep-quiet aria-[current=page]:font-semibold aria-[current=page]:text-on-deep"
+    >
+      {children}
+    </NavLink>
+  );
+}
+
 const ITEM =
   "flex min-h-11 cursor-pointer items-center gap-3 rounded px-3 outline-none data-highlighted:bg-bond";
 
 function Person({ me }: { me: Me }) {
   const client = useQueryClient();
   const muted = useMuted();
+  const navigate = useNavigate();
+  const [password, setPassword] = useState(false);
   const [theme, setTheme] = useState(currentTheme());
 
   const units = async (change: Partial<Me["units"]>) => {
@@ -101,12 +122,24 @@ function Person({ me }: { me: Me }) {
               Lengths in {me.units.length === "mm" ? "inches" : "millimetres"}
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-0.5 bg-line" />
+            {me.role === "LEAD" && (
+              <DropdownMenu.Item className={ITEM} onSelect={() => void navigate("/people")}>
+                People of the shop
+              </DropdownMenu.Item>
+            )}
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate("/shop")}>
+              How the shop reckons
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => setPassword(true)}>
+              Change my password
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => void leave()}>
               Sign out
             </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      <OwnPassword open={password} onClose={() => setPassword(false)} />
     </div>
   );
 }

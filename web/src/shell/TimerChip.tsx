@@ -1,12 +1,28 @@
 import clsx from "clsx";
 import { Link } from "react-router";
 import type { Schemas } from "@/api/client";
+import { type Moment, useMoment } from "@/heat/useMoment";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 
+type Timer = Schemas["BenchTimer"];
+
 /** What runs, for which job, and how long still; over is said by sign and shape, not by colour alone. */
-export function TimerChip({ timer }: { timer: Schemas["BenchTimer"] }) {
+export function TimerChip({ timer }: { timer: Timer }) {
+  return timer.kind === "SOAK" ? <SoakChip timer={timer} /> : <Chip timer={timer} words={timer.words} />;
+}
+
+const MOMENTS: Partial<Record<Moment, string>> = { ready: "Bond ready", limit: "Limit near" };
+
+/** A soak says how it stands wherever one is: hands are rarely at the screen of the job that needs them. */
+function SoakChip({ timer }: { timer: Timer }) {
   const left = secondsLeft(timer.startedAt, timer.seconds, useServerSeconds());
-  const over = left <= 0;
+  const moment = useMoment(timer.jobId, timer.seq, timer.seconds - left);
+  return <Chip timer={timer} words={MOMENTS[moment] ?? timer.words} urgent={moment === "limit"} />;
+}
+
+function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; urgent?: boolean }) {
+  const left = secondsLeft(timer.startedAt, timer.seconds, useServerSeconds());
+  const over = left <= 0 || urgent;
   return (
     <Link
       to={`/jobs/${timer.jobId}`}
@@ -17,8 +33,8 @@ export function TimerChip({ timer }: { timer: Schemas["BenchTimer"] }) {
     >
       <span className="digits text-2xl font-semibold">{clockWords(left)}</span>
       <span className="text-sm">
-        {timer.words}
-        {over && ": over"} · job {timer.jobNumber}
+        {words}
+        {left <= 0 && !urgent && ": over"} · job {timer.jobNumber}
       </span>
     </Link>
   );

@@ -5,11 +5,13 @@ import { secondsLeft, useServerSeconds } from "@/time/clock";
 type Kind = Schemas["BenchTimer"]["kind"];
 
 /** Each kind of timer has its own figure, told apart without looking: pitch in Hz and beats. */
-const FIGURES: Record<Kind, number[]> = {
+const FIGURES: Record<Kind | "READY" | "LATEST", number[]> = {
   SOAK: [523, 784, 523, 784],
   WORKABLE: [784, 659, 523],
   DRYING: [988, 988, 988],
   PRESSING: [392, 392],
+  READY: [523, 659, 784, 1047],
+  LATEST: [988, 494, 988, 494, 988, 494],
 };
 
 const MUTED = "ridgefall.muted";
@@ -34,7 +36,7 @@ export function useMuted(): boolean {
 
 let audio: AudioContext | undefined;
 
-function play(kind: Kind): void {
+export function ring(kind: keyof typeof FIGURES): void {
   if (muted) {
     return;
   }
@@ -66,7 +68,7 @@ export function useRinging(timers: readonly Schemas["BenchTimer"][]): void {
       const left = secondsLeft(timer.startedAt, timer.seconds, now);
       if (left <= 0 && left > -5 && !rung.current.has(id)) {
         rung.current.add(id);
-        play(timer.kind);
+        ring(timer.kind);
       }
     }
   }, [timers, now]);

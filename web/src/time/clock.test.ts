@@ -6,6 +6,24 @@ describe("timers", () => {
     expect(Math.abs(serverNow() - Date.parse("2026-03-02T08:00:00Z"))).toBeLessThan(50);
   });
 
+  it("are not put off by an answer that took its time", () => {
+    const now = Date.now();
+    const ahead = (ms: number) => new Date(now + ms).toISOString();
+    learnServerTime(ahead(60_000), now - 10, now);
+    // Stamped when it was asked for, and three seconds under way.
+    learnServerTime(ahead(60_000 - 3000), now - 3000, now);
+    // Or when it was answered.
+    learnServerTime(ahead(60_000 + 2), now - 14_000, now);
+    expect(Math.abs(serverNow() - now - 60_000)).toBeLessThan(60);
+  });
+
+  it("follow a server whose clock was set", () => {
+    const now = Date.now();
+    learnServerTime(new Date(now + 60_000).toISOString(), now - 10, now);
+    learnServerTime(new Date(now + 90_000).toISOString(), now - 10, now);
+    expect(Math.abs(serverNow() - now - 90_000)).toBeLessThan(60);
+  });
+
   it("show what is left, and what is over with a plus", () => {
     const start = "2026-03-02T08:00:00Z";
     const now = Date.parse(start) / 1000;

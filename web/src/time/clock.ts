@@ -1,14 +1,25 @@
 import { useSyncExternalStore } from "react";
 
-/** How far the server's clock is ahead of this one, in ms; timers count by the server's. */
-let ahead = 0;
+/** How far the server's clock is ahead of this one, in ms, give or take; timers count by the server's. */
+let ahead = { ms: 0, giveOrTake: Number.POSITIVE_INFINITY };
 
-export function learnServerTime(iso: string, receivedAt: number = Date.now()): void {
-  ahead = Date.parse(iso) - receivedAt;
+/** Clocks that differ by less were not set; they only tick unevenly. */
+const UNEVEN_MS = 250;
+
+/**
+ * An answer was stamped somewhere between question and arrival: the quickest says it best, and a slow one counts only where it
+ * can't be true otherwise, because a clock was set.
+ */
+export function learnServerTime(iso: string, askedAt: number, receivedAt: number = Date.now()): void {
+  const said = { ms: Date.parse(iso) - (askedAt + receivedAt) / 2, giveOrTake: (receivedAt - askedAt) / 2 };
+  const apart = Math.abs(said.ms - ahead.ms) - said.giveOrTake - ahead.giveOrTake;
+  if (said.giveOrTake <= ahead.giveOrTake || apart > UNEVEN_MS) {
+    ahead = said;
+  }
 }
 
 export function serverNow(): number {
-  return Date.now() + ahead;
+  return Date.now() + ahead.ms;
 }
 
 const watchers = new Set<() => void>();

@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
 
@@ -5,11 +6,13 @@ export function Modal({
   title,
   open,
   onClose,
+  wide = false,
   children,
 }: {
   title: string;
   open: boolean;
   onClose: () => void;
+  wide?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -18,7 +21,10 @@ export function Modal({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-deep/60" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[34rem] max-w-[94vw] -translate-1/2 overflow-auto rounded-lg border-2 border-ink bg-ground p-5"
+          className={clsx(
+            "fixed top-1/2 left-1/2 z-50 max-h-[90vh] max-w-[94vw] -translate-1/2 overflow-auto rounded-lg border-2 border-ink bg-ground p-5",
+            wide ? "w-[52rem]" : "w-[34rem]",
+          )}
         >
           <Dialog.Title className="mb-3 text-2xl font-semibold">{title}</Dialog.Title>
           {children}

@@ -15,6 +15,11 @@ export function temperature(celsius: number, units: Units, digits = 0): string {
     : `${number(celsius, digits)} °C`;
 }
 
+/** A difference of temperatures. */
+export function kelvin(k: number, units: Units): string {
+  return units.temperature === "F" ? `${number(k * 1.8, 1)} °F` : `${number(k, 1)} K`;
+}
+
 export function length(mm: number, units: Units): string {
   if (units.length === "in") {
     return `${number(mm / 25.4, 2)} in`;
@@ -35,9 +40,18 @@ export function duration(seconds: number): string {
 
 /** Puts numbers that the core left as {unit:value} into the reader's units. */
 export function say(text: string, units: Units): string {
-  return text.replace(/\{(C|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
+  return text.replace(/\{(C|K|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
     const n = Number(value);
-    return unit === "C" ? temperature(n, units) : unit === "mm" ? length(n, units) : duration(n);
+    switch (unit) {
+      case "C":
+        return temperature(n, units);
+      case "K":
+        return kelvin(n, units);
+      case "mm":
+        return length(n, units);
+      default:
+        return duration(n);
+    }
   });
 }
 
@@ -48,9 +62,12 @@ export function typed(text: string, unit: string | null, units: Units): number |
     return text;
   }
   const value = Number(plain);
+  if (unit === "mm" && units.length === "in") {
+    return Math.round(value * 254) / 10;
+  }
   return unit === "C" && units.temperature === "F" ? ((value - 32) * 5) / 9 : value;
 }
 
 export function unitLabel(unit: string | null, units: Units): string {
-  return unit === "C" ? `°${units.temperature}` : (unit ?? "");
+  return unit === "C" ? `°${units.temperature}` : unit === "mm" ? units.length : (unit ?? "");
 }

@@ -1,0 +1,47 @@
+import { renderHook } from "@testing-library/react";
+import { ring } from "@/sound/sound";
+import { useForecast } from "./useHeat";
+import { momentOf, useMoment } from "./useMoment";
+
+vi.mock("@/sound/sound", () => ({ ring: vi.fn() }));
+vi.mock("./useHeat", () => ({ useForecast: vi.fn() }));
+
+const forecast = { readyAtSeconds: { p50: 180 }, latestSeconds: 240 };
+
+function soak(first: number) {
+  vi.mocked(ring).mockClear();
+  vi.mocked(useForecast).mockReturnValue(forecast as never);
+  return renderHook(({ elapsed }) => useMoment("job", 7, elapsed), { initialProps: { elapsed: first } });
+}
+
+describe("where a soak stands", () => {
+  it("is soaking, then ready, then near a limit", () => {
+    expect([0, 179, 180, 239, 240, 900].map((s) => momentOf(forecast, s))).toEqual([
+      "soaking",
+      "soaking",
+      "ready",
+      "ready",
+      "limit",
+      "limit",
+    ]);
+  });
+
+  it("is near a limit even where the bond never gets ready", () => {
+    expect(momentOf({ readyAtSeconds: { p50: null }, latestSeconds: 240 }, 250)).toBe("limit");
+  });
+
+  it("rings at each moment once", () => {
+    const { rerender } = soak(170);
+    expect(ring).not.toHaveBeenCalled();
+    for (const elapsed of [180, 181, 239, 240, 241]) {
+      rerender({ elapsed });
+    }
+    expect(vi.mocked(ring).mock.calls).toEqual([["READY"], ["LATEST"]]);
+  });
+
+  it("keeps quiet of what was so when the page was opened", () => {
+    const { rerender } = soak(200);
+    rerender({ elapsed: 201 });
+    expect(ring).not.toHaveBeenCalled();
+  });
+});

@@ -1,0 +1,106 @@
+import { fireEvent, renderHook } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { learnServerTime } from "@/time/clock";
+import type { Step } from "./useJob";
+import { useKeys } from "./useKeys";
+
+const step = {
+  id: "intake.front",
+  choices: [
+    { label: "Cracked", mine: true },
+    { label: "Whole", mine: true },
+    { label: "Lead only", mine: false },
+  ],
+  waitsFor: null,
+} as unknown as Step;
+
+function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
+  const on = {
+    enabled: true,
+    next: step,
+    choose: vi.fn(),
+    undo: vi.fn(),
+    mishap: vi.fn(),
+    onHelp: vi.fn(),
+    onStation: vi.fn(),
+    timers: [],
+    ...over,
+  };
+  renderHook(() => useKeys(on), { wrapper: MemoryRouter });
+  return on;
+}
+
+const press = (key: string, on: Element = document.body) => fireEvent.keyDown(on, { key });
+
+describe("keys of the workspace", () => {
+  beforeEach(() => vi.useFakeTimers({ now: Date.parse("2026-03-02T08:00:00Z") }));
+  afterEach(() => vi.useRealTimers());
+
+  it("space is the next action, figures are its answers", () => {
+    const on = keys();
+    press(" ");
+    expect(on.choose).toHaveBeenLastCalledWith(step, step.choices[0]);
+    vi.advanceTimersByTime(300);
+    press("2");
+    expect(on.choose).toHaveBeenLastCalledWith(step, step.choices[1]);
+  });
+
+  it("takes a pedal that bounces once", () => {
+    const on = keys();
+    press(" ");
+    vi.advanceTimersByTime(100);
+    press(" ");
+    expect(on.choose).toHaveBeenCalledTimes(1);
+  });
+
+  it("does not tap what is not the reader's", () => {
+    const on = keys();
+    press("3");
+    expect(on.choose).not.toHaveBeenCalled();
+  });
+
+  it("leaves a running timer to the key that means it", () => {
+    learnServerTime("2026-03-02T08:00:00Z", Date.now());
+    const waiting = { ...step, waitsFor: 4 };
+    const timer = { seq: 4, kind: "SOAK", words: "", startedAt: "2026-03-02T07:59:00Z", seconds: 120 };
+    const on = keys({ next: waiting, timers: [timer] as never });
+    press(" ");
+    expect(on.choose).not.toHaveBeenCalled();
+    press("1");
+    expect(on.choose).toHaveBeenCalledTimes(1);
+  });
+
+  it("works after a finger chose a button, but leaves a button that the tabulator reached its own keys", () => {
+    const on = keys();
+    const button = document.body.appendChild(document.createElement("button"));
+    fireEvent.pointerDown(button);
+    press(" ", button);
+    expect(on.choose).toHaveBeenCalledTimes(1);
+    vi.advanceTimersByTime(300);
+    press("Tab", button);
+    press(" ", button);
+    expect(on.choose).toHaveBeenCalledTimes(1);
+    button.remove();
+  });
+
+  it("is silent while something is typed", () => {
+    const on = keys();
+    const input = document.body.appendChild(document.createElement("input"));
+    press("u", input);
+    press(" ", input);
+    expect(on.undo).not.toHaveBeenCalled();
+    expect(on.choose).not.toHaveBeenCalled();
+    input.remove();
+  });
+
+  it("takes back, tells mishaps, turns stations and helps", () => {
+    const on = keys();
+    for (const key of ["u", "s", "c", "[", "]", "?"]) {
+      press(key);
+    }
+    expect(on.undo).toHaveBeenCalledTimes(1);
+    expect(vi.mocked(on.mishap).mock.calls).toEqual([["SLIP"], ["NEW_CRACK"]]);
+    expect(vi.mocked(on.onStation).mock.calls).toEqual([[-1], [1]]);
+    expect(on.onHelp).toHaveBeenCalledTimes(1);
+  });
+});

@@ -1,0 +1,89 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { useSubmit } from "@/api/useSubmit";
+import { useSession } from "@/session/useSession";
+import { Button } from "@/ui/Button";
+import { Field } from "@/ui/Field";
+import { ProblemNote } from "@/ui/ProblemNote";
+
+type Settings = Schemas["Settings"];
+
+/** Rates and retention: what quotes are reckoned with and how long owners are remembered. */
+export function ShopPage() {
+  const settings = useQuery({
+    queryKey: keys.shop,
+    queryFn: async () => unwrap(await api.GET("/api/shop")),
+  });
+  return (
+    <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
+      <h1 className="mb-4 text-3xl font-bold">How the shop reckons</h1>
+      {settings.data && <Reckoning settings={settings.data} />}
+    </main>
+  );
+}
+
+const FIELDS: [keyof Settings, string][] = [
+  ["currency", "Currency, three letters"],
+  ["ratePerHour", "An hour of hands"],
+  ["consumables", "Consumables of a job"],
+  ["callback", "A comeback, beside part and hands"],
+  ["retentionDays", "Days that owners and photos are kept after hand-over"],
+];
+
+function Reckoning({ settings }: { settings: Settings }) {
+  const client = useQueryClient();
+  const mayChange = useSession().data?.me?.role === "LEAD";
+  const [given, setGiven] = useState(
+    Object.fromEntries(FIELDS.map(([field]) => [field, String(settings[field])])) as Record<
+      keyof Settings,
+      string
+    >,
+  );
+  const { problem, busy, submit } = useSubmit(async () => {
+    const number = (text: string) => (text.trim() === "" || Number.isNaN(Number(text)) ? text : Number(text));
+    unwrap(
+      await api.PUT("/api/shop", {
+        body: {
+          currency: given.currency,
+          ratePerHour: number(given.ratePerHour) as number,
+          consumables: number(given.consumables) as number,
+          callback: number(given.callback) as number,
+          retentionDays: number(given.retentionDays) as number,
+        },
+      }),
+    );
+    await client.invalidateQueries({ queryKey: keys.shop });
+  });
+  return (
+    <form
+      className="max-w-xl space-y-4"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit(undefined);
+      }}
+    >
+      {FIELDS.map(([field, label]) => (
+        <Field
+          key={field}
+          id={field}
+          label={label}
+          inputMode={field === "currency" ? "text" : "decimal"}
+          disabled={!mayChange}
+          value={given[field]}
+          onChange={(e) => setGiven({ ...given, [field]: e.target.value })}
+        />
+      ))}
+      {problem && <ProblemNote problem={problem} />}
+      {mayChange ? (
+        <Button type="submit" look="lamp" className="px-6" disabled={busy}>
+          Keep it
+        </Button>
+      ) : (
+        <p className="text-quiet">A lead changes these.</p>
+      )}
+    </form>
+  );
+}

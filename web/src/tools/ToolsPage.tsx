@@ -1,0 +1,147 @@
+import { useState } from "react";
+import { useSession, useUnits } from "@/session/useSession";
+import { temperature, type Units } from "@/units/units";
+import { Button } from "@/ui/Button";
+import { InstrumentForm } from "./InstrumentForm";
+import { SourceForm } from "./SourceForm";
+import { type Instrument, type Source, useInstruments, useSources } from "./useTools";
+
+/** What this bench warms with, what was measured of it, and what measures. */
+export function ToolsPage() {
+  const units = useUnits();
+  const mayChange = useSession().data?.me?.role !== "DESK";
+  const sources = useSources().data;
+  const instruments = useInstruments().data ?? [];
+  const [source, setSource] = useState<Source | "new" | null>(null);
+  const [instrument, setInstrument] = useState<Instrument | "new" | null>(null);
+  if (!sources) {
+    return null;
+  }
+  return (
+    <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
+      <div className="grid gap-8 lg:grid-cols-2">
+        <section aria-labelledby="sources">
+          <Heading id="sources" words="Heat sources" add={mayChange ? () => setSource("new") : null} />
+          <ul>
+            {sources.sources.map((s) => (
+              <Row key={s.id} name={s.name} onChange={mayChange ? () => setSource(s) : null}>
+                <p>
+                  {s.kindWords}, {temperature(s.minC, units)} to {temperature(s.maxC, units)}
+                </p>
+                <Measured source={s} units={units} />
+              </Row>
+            ))}
+          </ul>
+        </section>
+        <section aria-labelledby="instruments">
+          <Heading
+            id="instruments"
+            words="Thermometers"
+            add={mayChange ? () => setInstrument("new") : null}
+          />
+          {instruments.length === 0 && (
+            <p className="text-quiet">None yet. Any that speaks SCPI over TCP will do, by its address.</p>
+          )}
+          <ul>
+            {instruments.map((i) => (
+              <Row key={i.id} name={i.name} onChange={mayChange ? () => setInstrument(i) : null}>
+                <p className="text-quiet">
+                  {i.host}:{i.port}, beside {sources.sources.find((s) => s.id === i.sourceId)?.name}
+                </p>
+                <p>
+                  {Object.entries(i.status.celsius).map(([what, celsius]) => (
+                    <span key={what} className="mr-4">
+                      {WHAT[what] ?? what}{" "}
+                      <span className="digits font-semibold">{temperature(celsius, units, 1)}</span>
+                    </span>
+                  ))}
+                </p>
+                {i.status.trouble && <p className="font-semibold text-alarm">{i.status.trouble}</p>}
+              </Row>
+            ))}
+          </ul>
+          <p className="mt-4 text-quiet">
+            While a device lies on its source, every answer is kept with that soak. Losing a thermometer stops
+            nothing.
+          </p>
+        </section>
+      </div>
+      {source && (
+        <SourceForm
+          source={source === "new" ? null : source}
+          kinds={sources.kinds}
+          units={units}
+          onClose={() => setSource(null)}
+        />
+      )}
+      {instrument && (
+        <InstrumentForm
+          instrument={instrument === "new" ? null : instrument}
+          sources={sources.sources}
+          onClose={() => setInstrument(null)}
+        />
+      )}
+    </main>
+  );
+}
+
+const WHAT: Record<string, string> = { FRAME: "frame", GLASS: "glass", SOURCE: "source" };
+
+function Heading({ id, words, add }: { id: string; words: string; add: (() => void) | null }) {
+  return (
+    <div className="mb-2 flex items-center justify-between border-b-2 border-ink pb-2">
+      <h1 id={id} className="text-2xl font-bold">
+        {words}
+      </h1>
+      {add && (
+        <Button onClick={add} aria-label={`Add to ${words.toLowerCase()}`}>
+          Add
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function Row({
+  name,
+  onChange,
+  children,
+}: {
+  name: string;
+  onChange: (() => void) | null;
+  children: React.ReactNode;
+}) {
+  return (
+    <li className="flex items-start justify-between gap-3 border-b border-line py-2 leading-snug">
+      <div>
+        <p className="text-lg font-semibold">{name}</p>
+        {children}
+      </div>
+      {onChange && (
+        <Button look="quiet" className="underline" aria-label={`Change ${name}`} onClick={onChange}>
+          Change
+        </Button>
+      )}
+    </li>
+  );
+}
+
+function Measured({ source, units }: { source: Source; units: Units }) {
+  const m = source.measured;
+  if (!m) {
+    return <p className="text-quiet">not measured on this bench: common practice is assumed</p>;
+  }
+  const offset = units.temperature === "F" ? m.offsetK * 1.8 : m.offsetK;
+  return (
+    <p>
+      measured on this bench, {new Date(m.at).toLocaleDateString()}: contact{" "}
+      <span className="digits font-semibold">{Math.round(m.contactWPerM2K)}</span> W/m²K (
+      {Math.round(m.contactLow)} to {Math.round(m.contactHigh)}), truly{" "}
+      <span className="digits font-semibold">
+        {offset >= 0 ? "+" : "−"}
+        {Math.abs(offset).toFixed(1)} {units.temperature === "F" ? "°F" : "K"}
+      </span>{" "}
+      off its setting
+    </p>
+  );
+}
