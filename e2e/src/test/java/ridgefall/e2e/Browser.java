@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -27,7 +28,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** One screen at the bench, driven by what a person sees and types. */
 final class Browser implements AutoCloseable {
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final Duration PATIENCE = Duration.ofSeconds(40);
 
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
@@ -57,6 +58,8 @@ final class Browser implements AutoCloseable {
                         .usingDriverExecutable(new File(program("/usr/bin/chromedriver")))
                         .build(),
                 options);
+        // Skipping through a job waits for its plans, on a machine that may be busy.
+        driver.manage().timeouts().scriptTimeout(PATIENCE.multipliedBy(3));
         size(1280, 800);
         driver.get(url);
     }
@@ -82,18 +85,41 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
+    /** Forgets who sits here, as closing the browser for good would. */
+    void signOut() {
+        driver.manage().deleteAllCookies();
+        open("/");
+    }
+
     Browser signIn() {
         return signIn("Ansa Orrick", "warm-ledge-11");
     }
 
-    /** Opens a job of its own through the screen, by keyboard, and waits for its workspace. */
+    /** Takes the demo tablet in through the screen, by keyboard, and waits for its workspace. */
     Browser takeIn(String owner, String fault) {
+        return takeIn("Quire 11", owner, fault);
+    }
+
+    /** Takes in the first device that the book finds for some words. */
+    Browser takeIn(String device, String owner, String fault) {
         tabTo("Take a job in");
         press(Keys.ENTER);
-        await(() -> driver.findElement(By.id("owner"))).sendKeys(owner);
+        await(() -> driver.findElement(By.id("device-search"))).sendKeys(device);
+        awaitFirst(device);
+        driver.findElement(By.id("device-search")).sendKeys(Keys.ENTER);
+        awaitText("this one");
+        driver.findElement(By.id("owner")).sendKeys(owner);
         driver.findElement(By.id("fault")).sendKeys(fault, Keys.ENTER);
         await(() -> driver.findElement(By.cssSelector("[data-next='intake.front']")));
         return this;
+    }
+
+    /** Waits until the list of devices has answered to what was typed. */
+    private void awaitFirst(String device) {
+        await(() -> driver.findElements(By.cssSelector("section[aria-label=Device] li")).stream()
+                .findFirst()
+                .filter(first -> first.getText().contains(device))
+                .orElse(null));
     }
 
     /** Moves the focus with the tabulator until it stands on something with this text. */
@@ -107,14 +133,27 @@ final class Browser implements AutoCloseable {
         throw new NoSuchElementException("no tab leads to " + text);
     }
 
+    void pressWith(Keys held, CharSequence key) {
+        new Actions(driver).keyDown(held).sendKeys(key).keyUp(held).perform();
+    }
+
     void press(CharSequence... keys) {
         new Actions(driver).sendKeys(keys).perform();
     }
 
+    /** Clicks what carries this text: a button, a link, an entry of a menu. */
     void click(String text) {
-        await(() -> driver.findElement(
-                        By.xpath("//*[self::button or self::a][contains(normalize-space(.), \"" + text + "\")]")))
-                .click();
+        clickFirst("//*[self::button or self::a or @role='menuitem'][contains(normalize-space(.), \"" + text + "\")]");
+    }
+
+    /** Clicks a button in the row of a list or table that names something. */
+    void clickIn(String row, String text) {
+        clickFirst("//*[self::li or self::tr][contains(., \"" + row + "\")]//button[contains(normalize-space(.), \""
+                + text + "\")]");
+    }
+
+    private void clickFirst(String xpath) {
+        await(() -> driver.findElement(By.xpath(xpath))).click();
     }
 
     void station(String words) {
@@ -138,17 +177,59 @@ final class Browser implements AutoCloseable {
      */
     Browser goOnUntil(String stepId) {
         long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
+        awaitAnswers();
         while (!stepId.equals(nextStep())) {
             if (System.nanoTime() > end) {
                 throw new IllegalStateException("never came to " + stepId + ", stands at " + nextStep());
             }
             goOn();
+            // An answer may wait for a plan; looking before it is there would go on past the step.
+            awaitAnswers();
         }
+        return this;
+    }
+
+    /**
+     * Brings the job to a step by answering what comes before with what is offered first, past the screen but in this
+     * browser's own session: for journeys that are about what comes after.
+     */
+    Browser skipTo(String stepId) {
+        awaitAnswers();
+        Object failed = driver.executeAsyncScript("""
+                const [path, until, done] = arguments;
+                const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+                const typed = {price: 189, agreedBy: 'said so', to: 'said so'};
+                const go = async () => {
+                  for (let i = 0; i < 250; i++) {
+                    const job = await (await fetch('/api' + path)).json();
+                    if (job.nextStepId === until) return null;
+                    const step = job.steps.find(s => s.id === job.nextStepId);
+                    if (!step) return 'ended before ' + until;
+                    const choice = step.choices[0];
+                    const fact = {...choice.fact};
+                    for (const ask of choice.asks) {
+                      const said = typed[ask.field] ?? ask.suggestion ?? 'said so';
+                      fact[ask.field] = ask.kind === 'NUMBER' ? Number(said) : said;
+                    }
+                    const answer = await fetch('/api' + path + '/facts', {method: 'POST',
+                      headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+                      body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq, fact})});
+                    if (!answer.ok) return step.id + ': ' + await answer.text();
+                  }
+                  return 'never came to ' + until;
+                };
+                go().then(done, e => done(String(e)));
+                """, path(), stepId);
+        if (failed != null) {
+            throw new IllegalStateException(failed.toString());
+        }
+        awaitStep(stepId);
         return this;
     }
 
     /** One action of the keyboard journey, and the wait for what it changes. */
     void goOn() {
+        awaitAnswers();
         String before = state();
         if (!driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
             fillDialog();
@@ -162,6 +243,13 @@ final class Browser implements AutoCloseable {
         } catch (TimeoutException e) {
             // Said again by the caller, with the place it is stuck at.
         }
+    }
+
+    /** A person waits for the screen to answer; what comes next may depend on it. */
+    private void awaitAnswers() {
+        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(30))
+                .until(d -> driver.findElements(By.cssSelector("footer[data-pending]:not([data-pending='0'])"))
+                        .isEmpty());
     }
 
     private void fillDialog() {
@@ -195,6 +283,126 @@ final class Browser implements AutoCloseable {
     /** Types over whatever stands in a field. */
     void type(String field, String text) {
         await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+    }
+
+    /** Types into a field without leaving it. */
+    void put(String field, String text) {
+        await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
+    }
+
+    String value(String field) {
+        return await(() -> driver.findElement(By.id(field))).getDomProperty("value");
+    }
+
+    boolean enabled(String button) {
+        return await(() -> driver.findElement(By.xpath("//button[normalize-space(.) = \"" + button + "\"]")))
+                .isEnabled();
+    }
+
+    void focus(String css) {
+        driver.executeScript("document.querySelector(arguments[0]).focus()", css);
+    }
+
+    /** Gives a file field the file at a path, as its chooser would. */
+    void upload(String field, Path file) {
+        await(() -> driver.findElement(By.id(field))).sendKeys(file.toString());
+    }
+
+    /** How many pictures of that name are really drawn. */
+    long pictures(String alt) {
+        return (Long) driver.executeScript(
+                "return [...document.querySelectorAll('img')].filter(i => i.alt === arguments[0] && i.naturalWidth > 0).length",
+                alt);
+    }
+
+    void awaitPictures(String alt, long count) {
+        new WebDriverWait(driver, PATIENCE).until(d -> pictures(alt) == count);
+    }
+
+    /** How many pixels so many millimetres of the edge take on a band. */
+    int pixels(String css, double mm) {
+        return ((Number) driver.executeScript(
+                        "const band = document.querySelector(arguments[0]).getBoundingClientRect();"
+                                + " const part = document.querySelector('[data-feature=feature] rect').getBoundingClientRect();"
+                                + " return part.left - band.left",
+                        css))
+                .intValue();
+    }
+
+    void drag(String css, int x, int y) {
+        new Actions(driver)
+                .moveToElement(driver.findElement(By.cssSelector(css)))
+                .clickAndHold()
+                .moveByOffset(x / 2, y / 2)
+                .moveByOffset(x - x / 2, y - y / 2)
+                .release()
+                .perform();
+    }
+
+    /** Draws from one place of an element to another, both in shares of its width and height. */
+    void stroke(String css, double fromX, double fromY, double toX, double toY) {
+        WebElement board = await(() -> driver.findElement(By.cssSelector(css)));
+        int width = board.getRect().getWidth();
+        int height = board.getRect().getHeight();
+        new Actions(driver)
+                .moveToElement(board, (int) ((fromX - 0.5) * width), (int) ((fromY - 0.5) * height))
+                .clickAndHold()
+                .moveByOffset((int) ((toX - fromX) / 2 * width), (int) ((toY - fromY) / 2 * height))
+                .moveByOffset((int) ((toX - fromX) / 2 * width), (int) ((toY - fromY) / 2 * height))
+                .release()
+                .perform();
+    }
+
+    void tapAt(String css, double x, double y) {
+        WebElement board = await(() -> driver.findElement(By.cssSelector(css)));
+        new Actions(driver)
+                .moveToElement(board, (int) ((x - 0.5) * board.getRect().getWidth()), (int)
+                        ((y - 0.5) * board.getRect().getHeight()))
+                .click()
+                .perform();
+    }
+
+    /** Milliseconds between frames while something is dragged to and fro, a new place in every frame. */
+    @SuppressWarnings("unchecked")
+    List<Number> framesWhileDragging(String css, int frames) {
+        return (List<Number>) driver.executeAsyncScript("""
+                const [css, frames, done] = arguments;
+                const part = document.querySelector(css);
+                part.setPointerCapture = () => undefined;
+                const box = part.getBoundingClientRect();
+                const at = (type, x) => part.dispatchEvent(new PointerEvent(type,
+                    {bubbles: true, pointerId: 1, clientX: x, clientY: box.top + box.height / 2}));
+                const middle = box.left + box.width / 2;
+                at('pointerdown', middle);
+                const took = [];
+                let last = null;
+                const frame = (now) => {
+                  if (last !== null) took.push(now - last);
+                  last = now;
+                  if (took.length >= frames) { at('pointerup', middle); done(took); return; }
+                  at('pointermove', middle + 60 * Math.sin(took.length / 9));
+                  requestAnimationFrame(frame);
+                };
+                requestAnimationFrame(frame);
+                """, css, frames);
+    }
+
+    /** Taps "Agreed" beside the first quote and fills in who agreed. */
+    void agreeToTheFirstQuote(String by) {
+        clickFirst("//table//button[normalize-space(.) = 'Agreed']");
+        type("agreedBy", by);
+    }
+
+    /** Goes on as long as what comes next is of a kind. */
+    void goOnWhile(Predicate<String> kind) {
+        long end = System.nanoTime() + Duration.ofMinutes(1).toNanos();
+        while (nextStep() != null && kind.test(nextStep())) {
+            if (System.nanoTime() > end) {
+                throw new IllegalStateException("stuck at " + nextStep());
+            }
+            goOn();
+            awaitAnswers();
+        }
     }
 
     /** What of the screen changes with every step. */

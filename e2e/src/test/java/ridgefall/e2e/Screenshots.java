@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Remakes the pictures of docs/screenshots from demo data; not a test, run by ./ridgefall shots. */
@@ -21,24 +22,45 @@ class Screenshots {
         bench.awaitText("Sign in");
         shoot(bench, "sign-in");
         bench.signIn();
+        bench.open("/take-in");
+        bench.awaitText("Pellow Dial 45");
+        shoot(bench, "take-in");
+        bench.open("/");
         bench.takeIn("Lake ferry Thorn, galley tablet", "Hit by a crate, cracked over the port edge");
+        bench.awaitText("Draw each crack");
+        bench.stroke("[data-board]", 0.72, 0.3, 0.55, 0.55);
+        bench.click("Touches by itself");
+        bench.awaitText("✓ Touches by itself");
         shoot(bench, "intake");
+        bench.goOnUntil("decide.repair");
+        bench.awaitText("together");
+        shoot(bench, "decide");
+        bench.goOnUntil("parts.here");
+        bench.awaitText("On the shelf");
+        shoot(bench, "parts");
         bench.goOnUntil("heat.soak");
         bench.awaitText("battery then");
         shoot(bench, "heat-plan");
+        bench.click("Sources and recipes");
+        bench.awaitText("why, or why not");
+        shoot(bench, "heat-sources");
+        bench.press(Keys.ESCAPE);
         bench.goOn();
-        bench.awaitText("left on");
+        bench.awaitText("Soaking on");
         shoot(bench, "heat");
         bench.dark(true);
-        bench.awaitText("battery then");
+        bench.awaitText("battery now");
         shoot(bench, "heat-dark");
         bench.dark(false);
         String soaking = bench.path();
+        bench.open("/tools");
+        bench.awaitText("Two thermocouples");
+        shoot(bench, "tools");
         bench.open("/");
         bench.awaitText("Waits for a timer");
         shoot(bench, "bench");
         bench.open(soaking);
-        bench.awaitText("left on");
+        bench.awaitText("Soaking on");
         bench.tap("1");
         bench.awaitText("Cut the");
         for (int i = 0; i < 5; i++) {
@@ -67,6 +89,15 @@ class Screenshots {
         bench.open(bench.path() + "/record");
         bench.awaitText("Worked on by");
         shoot(bench, "record");
+        bench.open("/book");
+        bench.awaitText("Drumlin Crate 10");
+        shoot(bench, "book");
+        bench.open("/book/marrowby-quire-11");
+        bench.awaitText("Tool no deeper than");
+        shoot(bench, "book-edge");
+        bench.open("/shelf");
+        bench.awaitText("Q11-F-R");
+        shoot(bench, "shelf");
     }
 
     private static void shoot(Browser browser, String name) throws IOException {

@@ -1,0 +1,153 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** A device nobody shipped is drawn, used, given away and taken back. */
+@ExtendWith(RunningProduct.class)
+class BookTest {
+    @TempDir
+    Path folder;
+
+    private static Browser newDevice(Visit visit, String name) {
+        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        lead.open("/book");
+        lead.click("Describe a device");
+        lead.put("device-name", name);
+        lead.put("device-width", "232");
+        lead.put("device-height", "158");
+        lead.awaitText("Starts as a copy of the nearest");
+        lead.click("Start drawing");
+        lead.awaitText("draft of version 1");
+        return lead;
+    }
+
+    private static String export(Browser browser, String id) {
+        return (String) browser.send("/api/book/" + id + "/export", null).get("body");
+    }
+
+    private Path file(String name, String text) {
+        try {
+            return Files.writeString(folder.resolve(name), text);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    void aDeviceMadeFromScratchIsUsedExportedDeletedImportedAndEqual(Visit visit) {
+        Browser lead = newDevice(visit, "Thorle Slate 9");
+        // A new cable lies where nothing is, but how deep a tool may go beside it is not said yet.
+        lead.click("Add");
+        lead.awaitText("features/feature/depthMm is missing; allowed: how deep a tool may go beside a cable");
+        lead.put("feature-words", "slate cable");
+        lead.put("feature-from", "60");
+        lead.put("feature-depth", "1.5");
+        lead.awaitNoText("features/feature/depthMm");
+        // Nudged by keyboard: a millimetre, then a tenth back.
+        lead.focus("[data-feature='feature']");
+        lead.pressWith(Keys.SHIFT, Keys.ARROW_RIGHT);
+        lead.press(Keys.ARROW_LEFT);
+        assertThat(lead.value("feature-from")).isEqualTo("60.9");
+        // Dragged until it snaps to the start of the edge.
+        lead.drag("[data-feature='feature']", -lead.pixels("[data-band]", 60.9) + 3, 0);
+        assertThat(lead.value("feature-from")).isEqualTo("0");
+        lead.pressWith(Keys.CONTROL, "z");
+        assertThat(lead.value("feature-from")).isEqualTo("60.9");
+        lead.click("Keep as draft");
+        lead.awaitNoText(", changed");
+        lead.click("Release");
+        lead.awaitText("version 1, released");
+
+        Browser desk = visit.browser().signIn("Tove Brandreth", "ferry-desk-22");
+        desk.takeIn("Thorle Slate 9", "Ferry Thorn", "cracked");
+        String job = desk.path();
+        assertThat((String) desk.send("/api" + job + "/edge", null).get("body")).contains("slate cable");
+
+        String before = export(lead, "thorle-slate-9");
+        lead.click("Delete");
+        lead.awaitText("The device book");
+        lead.awaitText("withdrawn");
+        lead.upload("profile-file", file("slate.json", before));
+        lead.awaitText("draft of version 2");
+        lead.click("Release");
+        lead.awaitText("version 2, released");
+        assertThat(export(lead, "thorle-slate-9")).isEqualTo(before);
+        desk.reload();
+        desk.awaitText("Thorle Slate 9");
+    }
+
+    @Test
+    void twoCablesOnOnePlaceAreShownWhereTheyLieAndNotReleased(Visit visit) {
+        Browser lead = newDevice(visit, "Overlap Slate");
+        for (int i = 0; i < 2; i++) {
+            lead.click("Add");
+            lead.put("feature-from", "250");
+            lead.put("feature-depth", "1");
+        }
+        lead.awaitText("a place of its own: new cable lies there");
+        lead.awaitText("1 wrong");
+        lead.click("Keep as draft");
+        lead.awaitNoText(", changed");
+        assertThat(lead.enabled("Release")).isFalse();
+    }
+
+    @Test
+    void aBadFileIsRefusedWithEveryFlawNamed(Visit visit) {
+        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        lead.open("/book");
+        lead.awaitText("Profile from file");
+        String good = export(lead, "sillery-satchel-7");
+        String bad = good.replaceFirst("\"everywhereMm\" : 2.4", "\"everywhereMm\" : -2.4")
+                .replace("\"sillery-satchel-7\"", "\"bad-satchel\"")
+                .replaceFirst("\"kind\" : \"TABLET\"", "\"kind\" : \"SPOON\"");
+        lead.upload("profile-file", file("bad.json", bad));
+        lead.awaitText("Can't take this profile");
+        assertThat(lead.text()).contains("ledge/everywhereMm is -2.4", "kind is SPOON");
+        lead.upload("profile-file", file("bomb.zip", "PK\u0003\u0004 not a profile"));
+        lead.awaitText("not JSON at line 1");
+        assertThat(lead.send("/api/book/bad-satchel", null).get("status")).isEqualTo(404L);
+    }
+
+    @Test
+    void anOutlineComesFromADrawing(Visit visit) {
+        Browser lead = newDevice(visit, "Drawn Slate");
+        lead.click("Outline and body");
+        lead.upload("outline-file", file("evil.svg", "<svg><script>alert(1)</script><path d='M0 0H9V9Z'/></svg>"));
+        lead.awaitText("a plain SVG without scripts");
+        lead.upload(
+                "outline-file",
+                file(
+                        "good.svg",
+                        "<svg><path d='M10 0H222A10 10 0 0 1 232 10V148A10 10 0 0 1 222 158H10A10 10 0 0 1 0 148"
+                                + "V10A10 10 0 0 1 10 0Z'/></svg>"));
+        lead.awaitText("Outline from a drawing");
+        lead.click("Keep as draft");
+        lead.awaitNoText(", changed");
+    }
+
+    /** A frame budget, with every frame a new place. Whatever else the machine does meanwhile: the best of six counts. */
+    @Test
+    void draggingStaysFluid(Visit visit) {
+        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        lead.open("/book/drumlin-crate-10");
+        lead.awaitText("Tool no deeper than");
+        double best = 1;
+        for (int i = 0; i < 6 && best > 0.05; i++) {
+            List<Number> frames = lead.framesWhileDragging("[data-feature='clip-top-2']", 120);
+            best = Math.min(
+                    best, frames.stream().filter(ms -> ms.doubleValue() > 32).count() / (double) frames.size());
+        }
+        assertThat(lead.value("feature-from")).as("it was really dragged").isNotEqualTo("62.6");
+        assertThat(best).as("share of frames over 32 ms").isLessThanOrEqualTo(0.05);
+    }
+}
