@@ -23,8 +23,6 @@ import ridgefall.core.units.NotAllowed;
 
 /** Stretch by stretch in the cheapest order, planned again from where the bench stands after every fact. */
 public final class SeparateStation implements StationRoom {
-    private static final double SAME_PLACE_MM = 0.05;
-
     private final Supplier<CutPlan> plan;
     private final HeatStation heat;
 
@@ -77,16 +75,7 @@ public final class SeparateStation implements StationRoom {
                     .asOptional());
         }
         steps.add(opening(profile, state));
-        for (double wedge : state.wedges()) {
-            steps.add(Step.open(
-                            "separate.wedge." + wedge,
-                            Station.SEPARATE,
-                            "Wedge at {mm:" + wedge + "}, "
-                                    + profile.placeName(profile.edge().landmarkAt(wedge)),
-                            null,
-                            Step.go("Wedge out", new Fact.WedgePulled(wedge)))
-                    .asOptional());
-        }
+        steps.addAll(wedges(profile, state));
         return steps;
     }
 
@@ -99,6 +88,19 @@ public final class SeparateStation implements StationRoom {
                         + "°; prop it",
                 Step.go("Open and propped", new Fact.FrontOpened()));
         return state.frontOpened() ? open.answered("open and propped") : open;
+    }
+
+    private static List<Step> wedges(DeviceProfile profile, JobState state) {
+        return state.wedges().stream()
+                .map(wedge -> Step.open(
+                                "separate.wedge." + wedge,
+                                Station.SEPARATE,
+                                "Wedge at {mm:" + wedge + "}, "
+                                        + profile.placeName(profile.edge().landmarkAt(wedge)),
+                                null,
+                                Step.go("Wedge out", new Fact.WedgePulled(wedge)))
+                        .asOptional())
+                .toList();
     }
 
     /** Clip by clip round the edge; those on the hinge edge come last. */
@@ -116,6 +118,7 @@ public final class SeparateStation implements StationRoom {
                 })
                 .collect(Collectors.toCollection(ArrayList::new));
         steps.add(opening(profile, state));
+        steps.addAll(wedges(profile, state));
         return steps;
     }
 
@@ -133,10 +136,6 @@ public final class SeparateStation implements StationRoom {
             Checks.known("stretchId", f.stretchId(), ids);
         } else if (fact instanceof Fact.FrontOpened && !state.freed().containsAll(ids)) {
             return List.of(Hold.firm("separate.clips", Station.SEPARATE, "Some clips still hold"));
-        } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
-            onEdge(profile, f.positionMm());
-        } else if (fact instanceof Fact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of());
         }
         return List.of();
     }
@@ -181,9 +180,26 @@ public final class SeparateStation implements StationRoom {
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (!profile.bonded()) {
-            return clipHolds(fact, profile, state);
+        List<Hold> holds = new ArrayList<>();
+        if (fact instanceof Fact.WedgeSet f) {
+            onEdge(profile, f.positionMm());
+            if (state.sealedAt().isPresent()) {
+                holds.add(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"));
+            }
+        } else if (fact instanceof Fact.WedgePulled f) {
+            if (!state.wedges().contains(f.positionMm())) {
+                throw new NotAllowed("positionMm", f.positionMm(), "a place where a wedge is: " + state.wedges());
+            }
+        } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
+            onEdge(profile, f.positionMm());
+        } else if (fact instanceof Fact.CheckAnswered f) {
+            Checks.known("checkId", f.checkId(), List.of());
         }
+        holds.addAll(profile.bonded() ? bondHolds(fact, profile, state) : clipHolds(fact, profile, state));
+        return holds;
+    }
+
+    private List<Hold> bondHolds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof Fact.StretchFreed f) {
             CutPlan way = plan.get();
@@ -202,18 +218,8 @@ public final class SeparateStation implements StationRoom {
                         Station.SEPARATE,
                         "The " + profile.placeName(profile.hinge()) + " is freed last: its cables hold the front"));
             }
-        } else if (fact instanceof Fact.WedgeSet f) {
-            onEdge(profile, f.positionMm());
+        } else if (fact instanceof Fact.WedgeSet) {
             holds.addAll(beforeCutting(state));
-            if (state.sealedAt().isPresent()) {
-                holds.add(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"));
-            }
-        } else if (fact instanceof Fact.WedgePulled f) {
-            if (state.wedges().stream().noneMatch(w -> Math.abs(w - f.positionMm()) < SAME_PLACE_MM)) {
-                throw new NotAllowed("positionMm", f.positionMm(), "a place where a wedge is: " + state.wedges());
-            }
-        } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
-            onEdge(profile, f.positionMm());
         } else if (fact instanceof Fact.FrontOpened) {
             CutPlan way = plan.get();
             if (!way.moves().isEmpty()) {
@@ -222,8 +228,6 @@ public final class SeparateStation implements StationRoom {
                         Station.SEPARATE,
                         way.moves().size() + " of " + way.stretches().size() + " stretches still hold"));
             }
-        } else if (fact instanceof Fact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of());
         }
         return holds;
     }

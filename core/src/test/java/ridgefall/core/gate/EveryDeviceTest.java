@@ -69,6 +69,17 @@ class EveryDeviceTest {
     }
 
     @Test
+    void aWedgeUnderAClippedFrontIsAStepUntilItIsOut() {
+        Journey journey = new Journey(CRATE).until(Station.STRIP).append(new Fact.WedgeSet(40));
+        assertThat(stepIds(journey, Station.SEPARATE)).contains("separate.wedge.40.0");
+        assertThat(journey.holds(new Fact.Sealed())).extracting(Hold::id).contains("separate.wedge.40.0");
+        assertThatThrownBy(() -> journey.holds(new Fact.WedgePulled(40.02)))
+                .hasMessage("positionMm is 40.02; allowed: a place where a wedge is: [40.0]");
+        journey.append(new Fact.WedgePulled(40));
+        assertThat(stepIds(journey, Station.SEPARATE)).noneMatch(id -> id.startsWith("separate.wedge"));
+    }
+
+    @Test
     void nothingIsComputedForABondThatIsNotThere() {
         Course course = new Journey(CRATE).course();
         assertThatThrownBy(course::heatPlans).hasMessageContaining("clips hold this one");

@@ -111,7 +111,7 @@ final class Journey {
     }
 
     /** What a person would type into the fields a tap asks for. */
-    private static Fact filled(Fact fact) {
+    static Fact filled(Fact fact) {
         if (fact instanceof Fact.RepairAgreed f) {
             return new Fact.RepairAgreed(
                     f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");

@@ -1,0 +1,191 @@
+package ridgefall.core.gate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Cover;
+import ridgefall.core.units.NotAllowed;
+
+/**
+ * Benches that tap what comes to hand: mostly what is next, now and then anything on the screen, a slip, a wedge, or one
+ * taken back. What must never happen is written down here once more, from the bare facts.
+ */
+class WanderingTest {
+    private static final int TAPS = 200;
+
+    static Stream<Arguments> walks() {
+        List<DeviceProfile> devices = EveryDeviceTest.devices().toList();
+        return IntStream.range(0, devices.size()).mapToObj(i -> Arguments.of(devices.get(i), i));
+    }
+
+    @ParameterizedTest
+    @MethodSource("walks")
+    void neverComesToHarm(DeviceProfile device, int seed) {
+        Random random = new Random(seed);
+        Journey journey = new Journey(device);
+        for (int tap = 0; tap < TAPS && journey.next().isPresent(); tap++) {
+            Fact fact = any(journey, random);
+            if (allowed(journey, fact)) {
+                List<Fact> before = facts(journey);
+                journey.append(fact);
+                isSafe(device, before, fact);
+            }
+            isNotStuck(journey);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("walks")
+    void takesATapBackAsIfItHadNeverBeen(DeviceProfile device, int seed) {
+        Random random = new Random(100 + seed);
+        Journey journey = new Journey(device);
+        for (int tap = 0; tap < TAPS / 4 && journey.next().isPresent(); tap++) {
+            Map<String, String> before = answers(journey);
+            Fact fact = any(journey, random);
+            if (!(fact instanceof Fact.Undone) && allowed(journey, fact)) {
+                journey.append(fact);
+                Fact undo = new Fact.Undone(journey.state().seq());
+                if (journey.holds(undo).isEmpty()) {
+                    journey.append(undo);
+                    assertThat(answers(journey))
+                            .as("after %s was taken back", fact)
+                            .isEqualTo(before);
+                    journey.append(fact);
+                }
+            }
+        }
+    }
+
+    private static Fact any(Journey journey, Random random) {
+        double edge = journey.course().profile().edge().lengthMm();
+        double dice = random.nextDouble();
+        if (dice < 0.04) {
+            return new Fact.WedgeSet(Math.floor(random.nextDouble() * edge));
+        } else if (dice < 0.06) {
+            // Two places only: every new crack is a new way round the edge to compute.
+            return new Fact.MishapSeen(
+                    Fact.Mishap.values()[random.nextInt(Fact.Mishap.values().length)],
+                    Math.floor((random.nextBoolean() ? 0.2 : 0.7) * edge));
+        } else if (dice < 0.11) {
+            return new Fact.Undone(journey.state().latest().seq());
+        } else if (dice < 0.15) {
+            return new Fact.Sealed();
+        } else if (dice < 0.17) {
+            return new Fact.HandedOver("whoever stands there");
+        }
+        Step next = journey.next().orElseThrow();
+        List<Step> all = journey.course().steps().stream()
+                .filter(step -> !step.choices().isEmpty())
+                .toList();
+        Step step = dice < 0.35 || next.choices().isEmpty() ? all.get(random.nextInt(all.size())) : next;
+        int likeliest = random.nextInt(3) > 0 ? 1 : step.choices().size();
+        return Journey.filled(step.choices().get(random.nextInt(likeliest)).fact());
+    }
+
+    /** A fact that names what this job does not have is refused like one that is held back. */
+    private static boolean allowed(Journey journey, Fact fact) {
+        try {
+            return journey.holds(fact).isEmpty();
+        } catch (NotAllowed refused) {
+            return false;
+        }
+    }
+
+    /** The facts that count, told from the journal without the fold. */
+    private static List<Fact> facts(Journey journey) {
+        return JobState.effective(journey.journal()).stream().map(Entry::fact).toList();
+    }
+
+    private static void isSafe(DeviceProfile device, List<Fact> before, Fact fact) {
+        if (fact instanceof Fact.Sealed) {
+            Map<Double, Boolean> in = new HashMap<>();
+            Map<String, Fact.Answer> open = new HashMap<>();
+            for (Fact earlier : before) {
+                if (earlier instanceof Fact.WedgeSet f) {
+                    in.put(f.positionMm(), true);
+                } else if (earlier instanceof Fact.WedgePulled f) {
+                    in.remove(f.positionMm());
+                } else if (earlier instanceof Fact.FunctionTested f && f.phase() == Fact.Phase.OPEN) {
+                    open.put(f.functionId(), f.answer());
+                }
+            }
+            assertThat(in).as("wedges left in").isEmpty();
+            assertThat(open.values()).as("functions tested open").doesNotContain(Fact.Answer.FAIL);
+            assertThat(device.functions().stream()
+                            .filter(f -> f.testableWhen().stream()
+                                    .anyMatch(when -> when.name().equals("OPEN")))
+                            .map(f -> f.id()))
+                    .as("every function that can be tested open was")
+                    .allMatch(open::containsKey);
+            assertThat(before)
+                    .as("films and liners off")
+                    .containsAll(device.covers().stream()
+                            .map(Cover::id)
+                            .map(Fact.CoverRemoved::new)
+                            .toList());
+            assertThat(before).hasAtLeastOneElementOfType(Fact.FrontOpened.class);
+        } else if (fact instanceof Fact.HandedOver) {
+            assertThat(before).anyMatch(f -> f instanceof Fact.Sealed || f instanceof Fact.NotWorthIt);
+        } else if (fact instanceof Fact.PlugFreed) {
+            assertThat(before).hasAtLeastOneElementOfType(Fact.IsolationProven.class);
+        } else if (fact instanceof Fact.SoakStarted || fact instanceof Fact.StretchFreed && device.bonded()) {
+            assertThat(before)
+                    .hasAtLeastOneElementOfType(Fact.BatterySeen.class)
+                    .hasAtLeastOneElementOfType(Fact.RepairAgreed.class);
+        }
+        boolean swollen = before.stream()
+                .filter(Fact.BatterySeen.class::isInstance)
+                .map(f -> ((Fact.BatterySeen) f).battery())
+                .reduce((first, last) -> last)
+                .filter(battery -> battery == Fact.Battery.SWOLLEN)
+                .isPresent();
+        boolean desk = fact.station().compareTo(Station.DECIDE) <= 0;
+        assertThat(swollen && !desk && !(fact instanceof Fact.HoldOverridden))
+                .as("%s with a swollen battery", fact)
+                .isFalse();
+    }
+
+    /** What comes next can be tapped, or what holds it back can: each hold is a step that takes an answer. */
+    private static void isNotStuck(Journey journey) {
+        List<Step> steps = journey.course().steps();
+        Step next = Course.next(steps).orElse(null);
+        if (next != null && !canBeAnswered(journey, next)) {
+            List<String> answerable = steps.stream()
+                    .filter(step -> canBeAnswered(journey, step))
+                    .map(Step::id)
+                    .toList();
+            assertThat(holds(journey, next)).isNotEmpty().extracting(Hold::id).isSubsetOf(answerable);
+        }
+    }
+
+    private static List<Hold> holds(Journey journey, Step step) {
+        return step.choices().stream()
+                .flatMap(choice -> journey.holds(Journey.filled(choice.fact())).stream())
+                .toList();
+    }
+
+    private static boolean canBeAnswered(Journey journey, Step step) {
+        return step.choices().stream().anyMatch(choice -> allowed(journey, Journey.filled(choice.fact())));
+    }
+
+    private static Map<String, String> answers(Journey journey) {
+        Map<String, String> answers = new HashMap<>();
+        journey.course().steps().forEach(step -> answers.put(step.id(), step.answer() + " " + step.problem()));
+        return answers;
+    }
+}
