@@ -118,7 +118,7 @@ public record StripPlanner(
             if (piece[1] - piece[0] < leastPieceMm) {
                 continue;
             }
-            Geometry lies = shape(side, school, piece[0], piece[1], piece[0] == from, piece[1] == to);
+            Geometry lies = shape(side, school, piece[0], piece[1]);
             strips.add(new Strip(
                     side.name().toLowerCase(Locale.ROOT) + "-" + (strips.size() + 1),
                     side,
@@ -148,21 +148,21 @@ public record StripPlanner(
         return Math.max(marginMm, r - Math.sqrt(r * r - inner * inner));
     }
 
-    private Geometry shape(Side side, TapeSchool school, double from, double to, boolean startsEdge, boolean endsEdge) {
+    private Geometry shape(Side side, TapeSchool school, double from, double to) {
         double width = tapeMm.of(side);
+        Polygon box = box(side, from, to, marginMm, marginMm + width);
         if (school != TapeSchool.MITRE) {
-            return box(side, from, to, marginMm, marginMm + width);
+            return box;
         }
-        double startCut = startsEdge ? tapeMm.of(side.atStart()) : 0;
-        double endCut = endsEdge ? tapeMm.of(side.atEnd()) : 0;
-        Polygon trapezium = GEOMETRY.createPolygon(new Coordinate[] {
-            onSide(side, from, marginMm),
-            onSide(side, to, marginMm),
-            onSide(side, to - endCut, marginMm + width),
-            onSide(side, from + startCut, marginMm + width),
-            onSide(side, from, marginMm)
+        double end = ledge.lengthMm(side) - marginMm;
+        Polygon mitred = GEOMETRY.createPolygon(new Coordinate[] {
+            onSide(side, marginMm, marginMm),
+            onSide(side, end, marginMm),
+            onSide(side, end - tapeMm.of(side.atEnd()), marginMm + width),
+            onSide(side, marginMm + tapeMm.of(side.atStart()), marginMm + width),
+            onSide(side, marginMm, marginMm)
         });
-        return trapezium.intersection(ledge.inset(marginMm));
+        return mitred.intersection(box).intersection(ledge.inset(marginMm));
     }
 
     private Polygon box(Side side, double from, double to, double near, double far) {
