@@ -1630,6 +1630,7 @@ export interface components {
       readyAtSeconds: components["schemas"]["BandView"];
       /** Format: double */
       latestSeconds: number;
+      moments: components["schemas"]["SoakMoment"][];
       /** Format: double */
       endedSeconds: number | null;
       /** Format: double */
@@ -2226,6 +2227,12 @@ export interface components {
       batteryIn: boolean;
       /** Format: double */
       stopC: number;
+    };
+    SoakMoment: {
+      /** @enum {string} */
+      kind: "READY" | "LIMIT";
+      /** Format: double */
+      fromSeconds: number;
     };
   };
   responses: never;

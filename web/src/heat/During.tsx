@@ -38,7 +38,7 @@ export function During({
       </Button>
       <Button onClick={() => setAsking(true)}>New setting</Button>
       {!forecast.flat && <span className="font-semibold text-alarm">lies on an edge only</span>}
-      {momentOf(forecast, elapsed) === "limit" && (
+      {momentOf(forecast, elapsed) === "LIMIT" && (
         <span className="font-semibold text-alarm">take it off: a limit is near</span>
       )}
       {asking && (

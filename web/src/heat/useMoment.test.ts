@@ -1,12 +1,17 @@
 import { renderHook } from "@testing-library/react";
 import { ring } from "@/sound/sound";
-import { useForecast } from "./useHeat";
+import { type Forecast, useForecast } from "./useHeat";
 import { momentOf, useMoment } from "./useMoment";
 
 vi.mock("@/sound/sound", () => ({ ring: vi.fn() }));
 vi.mock("./useHeat", () => ({ useForecast: vi.fn() }));
 
-const forecast = { readyAtSeconds: { p50: 180 }, latestSeconds: 240 };
+const forecast: Pick<Forecast, "moments"> = {
+  moments: [
+    { kind: "READY", fromSeconds: 180 },
+    { kind: "LIMIT", fromSeconds: 240 },
+  ],
+};
 
 function soak(first: number) {
   vi.mocked(ring).mockClear();
@@ -17,17 +22,17 @@ function soak(first: number) {
 describe("where a soak stands", () => {
   it("is soaking, then ready, then near a limit", () => {
     expect([0, 179, 180, 239, 240, 900].map((s) => momentOf(forecast, s))).toEqual([
-      "soaking",
-      "soaking",
-      "ready",
-      "ready",
-      "limit",
-      "limit",
+      "SOAKING",
+      "SOAKING",
+      "READY",
+      "READY",
+      "LIMIT",
+      "LIMIT",
     ]);
   });
 
-  it("is near a limit even where the bond never gets ready", () => {
-    expect(momentOf({ readyAtSeconds: { p50: null }, latestSeconds: 240 }, 250)).toBe("limit");
+  it("is soaking while nothing is known of it", () => {
+    expect(momentOf(undefined, 900)).toBe("SOAKING");
   });
 
   it("rings at each moment once", () => {

@@ -1,28 +1,15 @@
 import { useEffect, useRef } from "react";
 import { ring } from "@/sound/sound";
-import { useForecast } from "./useHeat";
+import { type Forecast, useForecast } from "./useHeat";
 
-export type Moment = "soaking" | "ready" | "limit";
+export type Moment = Forecast["moments"][number]["kind"] | "SOAKING";
 
-/** Where a soak stands. */
-export function momentOf(
-  forecast: { readyAtSeconds: { p50: number | null }; latestSeconds: number } | undefined,
-  elapsed: number,
-): Moment {
-  const ready = forecast?.readyAtSeconds.p50 ?? Number.POSITIVE_INFINITY;
-  return !forecast
-    ? "soaking"
-    : elapsed >= forecast.latestSeconds
-      ? "limit"
-      : elapsed >= ready
-        ? "ready"
-        : "soaking";
+/** Where a soak stands: the last of its moments that has come. */
+export function momentOf(forecast: Pick<Forecast, "moments"> | undefined, elapsed: number): Moment {
+  return forecast?.moments.filter((moment) => moment.fromSeconds <= elapsed).at(-1)?.kind ?? "SOAKING";
 }
 
-/**
- * Where a running soak stands; rings once when the bond is likely ready and once when a limit is near, not for what was so
- * when the page was opened.
- */
+/** Where a running soak stands; rings once at each moment, not for what was so when the page was opened. */
 export function useMoment(jobId: string, seq: number, elapsed: number): Moment {
   const forecast = useForecast(jobId, seq, true);
   const known = forecast !== undefined;
@@ -30,8 +17,8 @@ export function useMoment(jobId: string, seq: number, elapsed: number): Moment {
   const before = useRef<Moment | null>(null);
   useEffect(() => {
     if (known) {
-      if (before.current !== null && before.current !== moment && moment !== "soaking") {
-        ring(moment === "limit" ? "LATEST" : "READY");
+      if (before.current !== null && before.current !== moment && moment !== "SOAKING") {
+        ring(moment === "LIMIT" ? "LATEST" : "READY");
       }
       before.current = moment;
     }

@@ -11,13 +11,13 @@ export function TimerChip({ timer }: { timer: Timer }) {
   return timer.kind === "SOAK" ? <SoakChip timer={timer} /> : <Chip timer={timer} words={timer.words} />;
 }
 
-const MOMENTS: Partial<Record<Moment, string>> = { ready: "Bond ready", limit: "Limit near" };
+const MOMENTS: Partial<Record<Moment, string>> = { READY: "Bond ready", LIMIT: "Limit near" };
 
 /** A soak says how it stands wherever one is: hands are rarely at the screen of the job that needs them. */
 function SoakChip({ timer }: { timer: Timer }) {
   const left = secondsLeft(timer.startedAt, timer.seconds, useServerSeconds());
   const moment = useMoment(timer.jobId, timer.seq, timer.seconds - left);
-  return <Chip timer={timer} words={MOMENTS[moment] ?? timer.words} urgent={moment === "limit"} />;
+  return <Chip timer={timer} words={MOMENTS[moment] ?? timer.words} urgent={moment === "LIMIT"} />;
 }
 
 function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; urgent?: boolean }) {

@@ -162,6 +162,9 @@ final class HeatViews {
     /** By hand or by an instrument. */
     record MeasuredPoint(double seconds, Surface surface, double celsius) {}
 
+    /** What the bench is told from then on. */
+    record SoakMoment(Forecast.Moment.Kind kind, double fromSeconds) {}
+
     /** Seconds count from the start of the last soak; {@code bondC} of a stretch is at the times of the curve. */
     record ForecastView(
             long soakSeq,
@@ -174,6 +177,7 @@ final class HeatViews {
             double workableFromC,
             BandView readyAtSeconds,
             double latestSeconds,
+            List<SoakMoment> moments,
             @Schema(nullable = true) Double endedSeconds,
             double agreeing,
             List<ForecastPoint> curve,
@@ -191,6 +195,9 @@ final class HeatViews {
                     forecast.workableFromC(),
                     BandView.of(forecast.readyAt()),
                     forecast.latestSeconds(),
+                    forecast.moments().stream()
+                            .map(m -> new SoakMoment(m.kind(), m.fromS()))
+                            .toList(),
                     finite(forecast.endedSeconds()),
                     forecast.agreeing(),
                     ForecastPoint.of(forecast.curve()),

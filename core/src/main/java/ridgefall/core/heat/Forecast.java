@@ -60,6 +60,22 @@ public record Forecast(
      */
     public record Stretch(double fromMm, double lengthMm, List<Double> bondC, Band readyAt, Band coldAt) {}
 
+    /** From when on a bench is told, s. */
+    public record Moment(Kind kind, double fromS) {
+        public enum Kind {
+            READY,
+            LIMIT
+        }
+    }
+
+    /** What a bench is told while a soak runs, in order: the bond is likely ready; a limit is near, ready or not. */
+    public List<Moment> moments() {
+        Moment limit = new Moment(Moment.Kind.LIMIT, latestSeconds);
+        return readyAt.p50() < latestSeconds
+                ? List.of(new Moment(Moment.Kind.READY, readyAt.p50()), limit)
+                : List.of(limit);
+    }
+
     /** @param soaks of one job in their order, at least one */
     public static Forecast of(HeatQuestion question, List<Soak> soaks, List<Measured> measured) {
         return new Weighing(question, soaks, measured).forecast();

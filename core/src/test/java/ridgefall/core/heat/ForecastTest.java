@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.Forecast.Moment;
 import ridgefall.core.heat.Forecast.Stretch;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Fact.SoakStarted;
@@ -17,6 +18,7 @@ import ridgefall.core.job.JobState.Soak;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.units.Band;
 
 /** What happens to a device on a source, and what that does to its forecast. */
 class ForecastTest {
@@ -53,6 +55,23 @@ class ForecastTest {
         HeatPlan plan = WHOLE.planner(HeatPlanner.FULL).on(WHOLE.source("plate-1"), Setup.face(80));
         assertThat(readyS()).isCloseTo(plan.readyAt().p50(), within(2 * Benches.STEP_S));
         assertThat(forecast(WHOLE, running()).latestSeconds()).isCloseTo(plan.latestSeconds(), within(30.0));
+    }
+
+    private static Forecast told(double readyS, double latestS) {
+        Band ready = new Band(readyS - 20, readyS, readyS + 30);
+        return new Forecast(1, true, 58, ready, latestS, Double.POSITIVE_INFINITY, 1, List.of(), List.of());
+    }
+
+    @Test
+    void theBenchIsToldWhenTheBondIsLikelyReadyAndWhenALimitIsNear() {
+        assertThat(told(180, 240).moments())
+                .containsExactly(new Moment(Moment.Kind.READY, 180), new Moment(Moment.Kind.LIMIT, 240));
+    }
+
+    @Test
+    void aLimitIsToldAndNothingElseWhereTheBondIsNotReadyByThen() {
+        assertThat(told(300, 240).moments()).containsExactly(new Moment(Moment.Kind.LIMIT, 240));
+        assertThat(told(Double.POSITIVE_INFINITY, 240).moments()).hasSize(1);
     }
 
     @Test
