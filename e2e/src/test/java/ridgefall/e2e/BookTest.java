@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -135,19 +134,15 @@ class BookTest {
         lead.awaitNoText(", changed");
     }
 
-    /** A frame budget, with every frame a new place. Whatever else the machine does meanwhile: the best of six counts. */
+    /** Dragging stays fluid because a step touches little; how long frames take is measured by the benchmark. */
     @Test
-    void draggingStaysFluid(Visit visit) {
+    void aStepOfADragTouchesOnlyWhatMovesAndAsksTheAppOnlyOnceTheHandRests(Visit visit) {
         Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
         lead.open("/book/drumlin-crate-10");
         lead.awaitText("Tool no deeper than");
-        double best = 1;
-        for (int i = 0; i < 6 && best > 0.05; i++) {
-            List<Number> frames = lead.framesWhileDragging("[data-feature='clip-top-2']", 120);
-            best = Math.min(
-                    best, frames.stream().filter(ms -> ms.doubleValue() > 32).count() / (double) frames.size());
-        }
+        Browser.Drag drag = lead.dragToAndFro("[data-feature='clip-top-2']", 120);
         assertThat(lead.value("feature-from")).as("it was really dragged").isNotEqualTo("62.6");
-        assertThat(best).as("share of frames over 32 ms").isLessThanOrEqualTo(0.05);
+        assertThat(drag.changes() / 120.0).as("changed nodes a frame").isBetween(1.0, 12.0);
+        assertThat(drag.questions()).as("questions to the app").isLessThan(12);
     }
 }

@@ -362,29 +362,54 @@ final class Browser implements AutoCloseable {
                 .perform();
     }
 
-    /** Milliseconds between frames while something is dragged to and fro, a new place in every frame. */
+    /**
+     * What a screen does while something is dragged to and fro, a new place in every frame.
+     *
+     * @param frameMs between one frame and the next
+     * @param changes of the page's nodes, all frames together
+     * @param questions to the app meanwhile
+     */
+    record Drag(List<Number> frameMs, long changes, long questions) {
+        double shareOver(double ms) {
+            return frameMs.stream().filter(f -> f.doubleValue() > ms).count() / (double) frameMs.size();
+        }
+    }
+
+    /** @param css what is dragged; null to watch as many frames of the page at rest */
     @SuppressWarnings("unchecked")
-    List<Number> framesWhileDragging(String css, int frames) {
-        return (List<Number>) driver.executeAsyncScript("""
+    Drag dragToAndFro(String css, int frames) {
+        List<Object> seen = (List<Object>) driver.executeAsyncScript("""
                 const [css, frames, done] = arguments;
-                const part = document.querySelector(css);
-                part.setPointerCapture = () => undefined;
-                const box = part.getBoundingClientRect();
-                const at = (type, x) => part.dispatchEvent(new PointerEvent(type,
+                const part = css && document.querySelector(css);
+                const box = part?.getBoundingClientRect();
+                const middle = part ? box.left + box.width / 2 : 0;
+                const at = (type, x) => part?.dispatchEvent(new PointerEvent(type,
                     {bubbles: true, pointerId: 1, clientX: x, clientY: box.top + box.height / 2}));
-                const middle = box.left + box.width / 2;
+                if (part) part.setPointerCapture = () => undefined;
                 at('pointerdown', middle);
+                let changes = 0;
+                const watch = new MutationObserver((seen) => (changes += seen.length));
+                const asked = performance.getEntriesByType('resource').length;
                 const took = [];
                 let last = null;
                 const frame = (now) => {
                   if (last !== null) took.push(now - last);
                   last = now;
-                  if (took.length >= frames) { at('pointerup', middle); done(took); return; }
+                  if (took.length >= frames) {
+                    watch.disconnect();
+                    at('pointerup', middle);
+                    done([took, changes, performance.getEntriesByType('resource').length - asked]);
+                    return;
+                  }
                   at('pointermove', middle + 60 * Math.sin(took.length / 9));
                   requestAnimationFrame(frame);
                 };
-                requestAnimationFrame(frame);
+                requestAnimationFrame((now) => {
+                  watch.observe(document.body, {subtree: true, childList: true, attributes: true, characterData: true});
+                  frame(now);
+                });
                 """, css, frames);
+        return new Drag((List<Number>) seen.get(0), (Long) seen.get(1), (Long) seen.get(2));
     }
 
     /** Taps "Agreed" beside the first quote and fills in who agreed. */
@@ -437,18 +462,19 @@ final class Browser implements AutoCloseable {
         new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50)).until(d -> stepId.equals(nextStep()));
     }
 
-    private WebElement await(Supplier<WebElement> find) {
+    private <T> T await(Supplier<T> find) {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
                 .ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
                 .until(d -> find.get());
     }
 
-    /** Seconds left on the large timer. */
-    int secondsLeft() {
-        String[] clock = await(() -> driver.findElement(By.cssSelector("footer [role=timer] .digits")))
-                .getText()
-                .split(":");
-        return 60 * Integer.parseInt(clock[0]) + Integer.parseInt(clock[1]);
+    /** When the large timer will be at nought, s since 1970; shown time and clock are read at once. */
+    double timerEndsAt() {
+        return await(() -> (Number) driver.executeScript("""
+                const digits = document.querySelector('footer [role=timer] .digits');
+                const [minutes, seconds] = digits?.innerText.split(':').map(Number) ?? [];
+                return seconds === undefined ? null : Date.now() / 1000 + 60 * minutes + seconds;
+                """)).doubleValue();
     }
 
     void open(String path) {

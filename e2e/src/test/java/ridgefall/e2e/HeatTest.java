@@ -1,8 +1,8 @@
 package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
-import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
@@ -15,15 +15,9 @@ class HeatTest {
         return visit.browser().signIn(name, password).takeIn(owner, "cracked").skipTo("heat.soak");
     }
 
-    private static long endsAt(Browser bench) {
-        return System.nanoTime() + Duration.ofSeconds(bench.secondsLeft()).toNanos();
-    }
-
-    private static void isRight(Browser bench, long endsAt) {
+    private static void isRight(Browser bench, double endsAt) {
         bench.awaitText("coldest bond now");
-        long left = bench.secondsLeft();
-        long expected = Duration.ofNanos(endsAt - System.nanoTime()).toSeconds();
-        assertThat(left).isBetween(expected - 1, expected + 1);
+        assertThat(bench.timerEndsAt()).isCloseTo(endsAt, within(1.5));
     }
 
     @Test
@@ -31,7 +25,7 @@ class HeatTest {
         Browser pad = prepared(visit, "Ansa Orrick", "warm-ledge-11", "Two sources, left");
         pad.goOn();
         pad.awaitText("Soaking on Gel pad");
-        long padEnds = endsAt(pad);
+        double padEnds = pad.timerEndsAt();
         Browser plate = prepared(visit, "Marn Ulscarth", "ridge-lead-33", "Two sources, right");
         plate.click("Sources and recipes");
         plate.awaitText("why, or why not");
@@ -39,7 +33,7 @@ class HeatTest {
         plate.awaitText("on Plate 1 at");
         plate.click("Start with this");
         plate.awaitText("Soaking on Plate 1");
-        long plateEnds = endsAt(plate);
+        double plateEnds = plate.timerEndsAt();
         isRight(pad, padEnds);
 
         visit.product().killApp();
