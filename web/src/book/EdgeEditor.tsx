@@ -25,6 +25,8 @@ import type { Draft } from "./useDraft";
 
 const LANE = 26;
 const LANES_TOP = 22;
+/** Room for this many from the start: the drawing must not jump while one thing is dragged over another. */
+const LEAST_LANES = 3;
 const SNAP_PX = 7;
 const GRIP_PX = 12;
 const SLIPS: [number, string][] = [
@@ -234,7 +236,7 @@ function Band({ document, edge, chosen, wrong, onChoose, onSet, onBegin }: Share
   const [box, { width }] = useSize<HTMLDivElement>({ width: 1200, height: 0 });
   const x = scaleLinear([0, edge.perimeterMm], [0, width]);
   const lane = lanes(document.features, edge.perimeterMm);
-  const bottom = LANES_TOP + LANE * (Math.max(0, ...lane.values()) + 1);
+  const bottom = LANES_TOP + LANE * Math.max(LEAST_LANES, ...[...lane.values()].map((n) => n + 1));
   const drag = useRef<{ before: Feature; part: Part; at: number } | null>(null);
   const down = (event: PointerEvent<SVGGElement>, feature: Feature) => {
     const left = event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0;
