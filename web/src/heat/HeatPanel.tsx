@@ -68,7 +68,7 @@ function Planned({
     [
       "bond ready",
       early === null
-        ? "not on this source"
+        ? "not here"
         : `${clockWords(Math.round(early))} – ${late === null ? "…" : clockWords(Math.round(late))}`,
     ],
     guarded.batteryIn

@@ -78,7 +78,7 @@ public final class HeatPlanner {
 
     private HeatPlan plan(Trial best, Trial first, List<Trial> weighed) {
         return best.plan(
-                best.because(first),
+                best.because(first, weighed),
                 best == first && benches > QUICK ? influences(best) : List.of(),
                 weighed.stream().map(t -> t.candidate(best)).toList());
     }
@@ -116,7 +116,7 @@ public final class HeatPlanner {
         source.check(setup);
         Trial trial = Trial.soonest(new Benches(device, source, setup, roomC, benches), setup.settingC())
                 .keptAfterwards();
-        return trial.plan(trial.because(trial), influences(trial), List.of());
+        return trial.plan(trial.because(trial, List.of()), influences(trial), List.of());
     }
 
     /** What a recipe from elsewhere would do to this device: source, setting and time as given, 10–3600 s. */

@@ -2,6 +2,7 @@ package ridgefall.core.heat;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.IntStream;
@@ -269,13 +270,21 @@ final class Trial {
                 : " at the " + benches.device.pieces().pieces().get(coldest).place() + ": " + why;
     }
 
-    /** Why it is taken, or why another is. */
-    List<String> because(Trial first) {
+    /**
+     * Why it is taken, or why another is.
+     *
+     * @param weighed on the same source
+     */
+    List<String> because(Trial first, List<Trial> weighed) {
         List<String> reasons = new ArrayList<>();
         if (this == first && feasible()) {
             reasons.add("soonest within the limits");
         } else if (!feasible()) {
             reasons.add(hindrance());
+            weighed.stream()
+                    .filter(other -> tooCold() && other.hotterLikewise(this) && !other.tooCold())
+                    .min(Comparator.comparing(other -> other.settingC))
+                    .ifPresent(hotter -> reasons.add("at {C:" + tenth(hotter.settingC) + "} " + hotter.hindrance()));
         } else {
             double longer = soak * benches.meeting.dwells() - first.soak * first.benches.meeting.dwells();
             if (longer >= 1) {
@@ -299,10 +308,18 @@ final class Trial {
         return reasons;
     }
 
+    private boolean tooCold() {
+        return Double.isInfinite(Band.of(readyAt).p50());
+    }
+
+    private boolean hotterLikewise(Trial other) {
+        return settingC > other.settingC && benches == other.benches;
+    }
+
     /** Why this setting does not do: the limit that comes first, or the cold. */
     private String hindrance() {
         double likely = Band.of(readyAt).p50();
-        if (Double.isInfinite(likely)) {
+        if (tooCold()) {
             return "too cold: the bond never gets to {C:" + tenth(workableC) + "}";
         }
         HeatLimits limits = benches.device.limits();

@@ -109,6 +109,26 @@ class HeatQuestionTest {
     }
 
     @Test
+    void whereNothingSoftensTheBondItIsSaidWhatForbidsToGoHotter() {
+        HeatPlan plan = new HeatQuestion(
+                        ShippedBook.profile("sillery-satchel-7"),
+                        FrontCondition.CRACKED,
+                        List.of(),
+                        List.of(),
+                        true,
+                        List.of(PLATE))
+                .ranked()
+                .get(0);
+        assertThat(plan.feasible()).isFalse();
+        assertThat(plan.because()).first().asString().startsWith("too cold: ");
+        assertThat(plan.because())
+                .element(1)
+                .asString()
+                .matches(
+                        "at \\{C:85\\.0} the (softest plastic|display) may pass \\{C:\\d+} \\{s:\\d+} before the bond is ready");
+    }
+
+    @Test
     void withTheBatteryOutNothingWaitsForItAndTheRestWarmsSooner() {
         HeatPlan in = whole(PAD);
         HeatPlan out = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), true, HeatSource.bench())
