@@ -13,8 +13,8 @@ import ridgefall.core.profile.HeatStack;
  * two-stage diagonally implicit method of second order (Alexander 1977, γ = 1 − 1/√2): no ringing after a sudden start, and
  * both stages share one matrix. Each stage eliminates the columns one by one (they only know their frame and the
  * centre's glass), then the ring of frames, then solves what is left for the centre: the cost grows with the number of
- * pieces, not with its cube. An exposure changes a column in its outermost cell alone, which is a correction of rank
- * one; a moving nozzle needs no new factors.
+ * pieces, not with its cube. Columns are eliminated from the ledge out: an exposure changes the last pivot of each alone, so
+ * that a moving nozzle needs no new factors.
  *
  * <p>State vectors hold the columns cell by cell, outermost first, each cell for all pieces ({@code cell * pieces +
  * piece}); then the frame in the same way; then the centre column with the back last.
@@ -350,15 +350,25 @@ final class HeatRing {
     private final class Stage {
         private final double perS;
         private final double finWPerMK;
-        /** Of each column without its face: 1/pivot, and what of a cell's right side goes on to the next. */
+        /** What holds each cell of a column to what it was: C/δ. */
+        private final double[] beforeWPerK = new double[COLUMN * pieces];
+        /**
+         * Of each column, from the ledge out to its face: 1/pivot, and what of a cell's right side goes on to the next. A
+         * face is the last to be met and changes its own pivot alone.
+         */
         private final double[] inverse = new double[COLUMN * pieces];
 
         private final double[] carried = new double[COLUMN * pieces];
-        /** How the tied cells of a column answer to one watt into each of them; and all cells to the outermost. */
+        private final double[] facelessPivot = new double[pieces];
+        /** How the tied cells of a column without its face answer to one watt into each of them. */
         private final double[][] answer = new double[TIES * TIES][pieces];
 
-        private final double[] toFace = new double[COLUMN * pieces];
         private final double[] tieWPerK = new double[pieces];
+        private final double tiesWPerK;
+        /** How the outermost cell answers to a kelvin at the far end of a tie; and the glass to itself, all pieces together. */
+        private final double[][] faceAnswer = new double[TIES][pieces];
+
+        private final double[][] glassAnswer = new double[GLASS][GLASS];
 
         // From here on with the faces as they are exposed.
         private final double[] faceW = new double[pieces];
@@ -371,6 +381,7 @@ final class HeatRing {
         private final double[] rimClosing = new double[pieces];
         private double rimLast;
         private final double[][] centreFactor = new double[centreCells][centreCells];
+        private final double[] right = new double[COLUMN * pieces];
         private final double[] column = new double[COLUMN * pieces];
         private final double[] rim = new double[pieces];
         private final double[] centre = new double[centreCells];
@@ -382,19 +393,26 @@ final class HeatRing {
             for (int i = 0; i < n; i++) {
                 tieWPerK[i] = finShare[i] * finWPerMK * lengthM[i] / GLASS;
             }
-            for (int k = 0; k < COLUMN; k++) {
+            tiesWPerK = sum(tieWPerK);
+            for (int i = 0; i < beforeWPerK.length; i++) {
+                beforeWPerK[i] = columnJPerK[i] * perS;
+            }
+            for (int k = COLUMN - 1; k >= 0; k--) {
                 for (int i = 0; i < n; i++) {
                     int at = k * n + i;
-                    double diagonal = columnJPerK[at] * perS
+                    double diagonal = beforeWPerK[at]
                             + (k > 0 ? columnWPerK[at - n] : 0)
                             + (k < COLUMN - 1 ? columnWPerK[at] : 0)
                             + (k < GLASS ? tieWPerK[i] : 0)
                             + (k == COLUMN - 1 ? ledgeToRimWPerK[i] : 0);
-                    if (k > 0) {
-                        carried[at] = columnWPerK[at - n] * inverse[at - n];
-                        diagonal -= columnWPerK[at - n] * carried[at];
+                    if (k < COLUMN - 1) {
+                        carried[at] = columnWPerK[at] * inverse[at + n];
+                        diagonal -= columnWPerK[at] * carried[at];
                     }
                     inverse[at] = 1 / diagonal;
+                    if (k == 0) {
+                        facelessPivot[i] = diagonal;
+                    }
                 }
             }
             for (int from = 0; from < TIES; from++) {
@@ -404,43 +422,28 @@ final class HeatRing {
                 for (int to = 0; to < TIES; to++) {
                     System.arraycopy(column, TIED[to] * n, answer[from * TIES + to], 0, n);
                 }
-                if (from == 0) {
-                    System.arraycopy(column, 0, toFace, 0, column.length);
+            }
+            for (int a = 0; a < GLASS; a++) {
+                for (int i = 0; i < n; i++) {
+                    faceAnswer[a][i] = tieWPerK[i] * answer[a * TIES][i];
+                    for (int b = 0; b <= a; b++) {
+                        glassAnswer[a][b] += tieWPerK[i] * tieWPerK[i] * answer[a * TIES + b][i];
+                    }
                 }
             }
         }
 
-        /** Solves all columns in place, without their faces. */
+        /** Solves all columns in place. */
         private void eliminate() {
             int n = pieces;
-            for (int k = 1; k < COLUMN; k++) {
-                int at = k * n;
-                for (int i = 0; i < n; i++) {
-                    column[at + i] += carried[at + i] * column[at - n + i];
-                }
+            for (int at = (COLUMN - 1) * n - 1; at >= 0; at--) {
+                column[at] += carried[at] * column[at + n];
             }
             for (int i = 0; i < n; i++) {
-                column[(COLUMN - 1) * n + i] *= inverse[(COLUMN - 1) * n + i];
+                column[i] *= inverse[i];
             }
-            for (int k = COLUMN - 2; k >= 0; k--) {
-                int at = k * n;
-                for (int i = 0; i < n; i++) {
-                    column[at + i] = (column[at + i] + columnWPerK[at + i] * column[at + n + i]) * inverse[at + i];
-                }
-            }
-        }
-
-        /** The correction that the faces make to columns just solved. */
-        private void correct() {
-            int n = pieces;
-            for (int i = 0; i < n; i++) {
-                rim[i] = faceShare[i] * column[i];
-            }
-            for (int k = 0; k < COLUMN; k++) {
-                int at = k * n;
-                for (int i = 0; i < n; i++) {
-                    column[at + i] -= rim[i] * toFace[at + i];
-                }
+            for (int at = n; at < COLUMN * n; at++) {
+                column[at] = (column[at] + columnWPerK[at - n] * column[at - n]) * inverse[at];
             }
         }
 
@@ -453,6 +456,7 @@ final class HeatRing {
             for (int i = 0; i < n; i++) {
                 faceW[i] = facing(exposure.borderWPerM2K()[i], faceM2[i]);
                 faceShare[i] = faceW[i] / (1 + faceW[i] * answer[0][i]);
+                inverse[i] = 1 / (facelessPivot[i] + faceW[i]);
                 double ends = answered(TIES - 1, TIES - 1, i);
                 double before = alongWPerK[(i + n - 1) % n];
                 rimDiagonal[i] = rimJPerK[i] * perS
@@ -522,32 +526,33 @@ final class HeatRing {
                 centreFactor[a][a] += centreJPerK[a] * perS;
             }
             centreFactor[0][0] += centreFaceW;
-            double ties = sum(tieWPerK);
             for (int a = 0; a < TIES; a++) {
                 int row = tiedCentre(a);
                 if (a < GLASS) {
-                    centreFactor[row][row] += ties;
+                    centreFactor[row][row] += tiesWPerK;
                 }
-                for (int b = 0; b < TIES; b++) {
-                    double through = 0;
+                for (int b = 0; b <= a; b++) {
+                    double through = a < GLASS ? glassAnswer[a][b] : 0;
                     for (int i = 0; i < pieces; i++) {
-                        through += pull[a][i] * drawn[b][i];
-                        if (a < GLASS && b < GLASS) {
-                            through += tieWPerK[i] * tieWPerK[i] * answered(a, b, i);
-                        }
+                        through += pull[a][i] * drawn[b][i] - faceShare[i] * faceAnswer[a][i] * faceAnswer[b][i];
                     }
                     centreFactor[row][tiedCentre(b)] -= through;
                 }
             }
             for (int a = 0; a < m; a++) {
-                for (int b = 0; b <= a; b++) {
+                for (int b = knows(a); b <= a; b++) {
                     double value = centreFactor[a][b];
-                    for (int k = 0; k < b; k++) {
+                    for (int k = Math.max(knows(a), knows(b)); k < b; k++) {
                         value -= centreFactor[a][k] * centreFactor[b][k];
                     }
                     centreFactor[a][b] = a == b ? Math.sqrt(value) : value / centreFactor[b][b];
                 }
             }
+        }
+
+        /** The first cell of the centre that another knows: itself where tied to the edge, else the one before it. */
+        private int knows(int cell) {
+            return cell < GLASS || cell == centreCells - 1 ? 0 : cell - 1;
         }
 
         /** The centre's cells that the edge is tied to: its glass, and the back. */
@@ -560,13 +565,13 @@ final class HeatRing {
             int rimAt = COLUMN * n;
             int centreAt = rimAt + n;
             for (int i = 0; i < rimAt; i++) {
-                column[i] = columnJPerK[i] * perS * from[i];
+                right[i] = beforeWPerK[i] * from[i];
             }
             for (int i = 0; i < n; i++) {
-                column[i] += faceW[i] * exposure.borderRiseK()[i];
+                right[i] += faceW[i] * exposure.borderRiseK()[i];
             }
+            System.arraycopy(right, 0, column, 0, rimAt);
             eliminate();
-            correct();
             int ledge = (COLUMN - 1) * n;
             for (int i = 0; i < n; i++) {
                 rim[i] = rimJPerK[i] * perS * from[rimAt + i] + ledgeToRimWPerK[i] * column[ledge + i];
@@ -595,11 +600,8 @@ final class HeatRing {
                 }
                 to[rimAt + i] = at;
             }
-            for (int i = 0; i < rimAt; i++) {
-                column[i] = columnJPerK[i] * perS * from[i];
-            }
+            System.arraycopy(right, 0, column, 0, rimAt);
             for (int i = 0; i < n; i++) {
-                column[i] += faceW[i] * exposure.borderRiseK()[i];
                 column[ledge + i] += ledgeToRimWPerK[i] * to[rimAt + i];
             }
             for (int k = 0; k < GLASS; k++) {
@@ -608,7 +610,6 @@ final class HeatRing {
                 }
             }
             eliminate();
-            correct();
             System.arraycopy(column, 0, to, 0, rimAt);
         }
 
@@ -616,14 +617,14 @@ final class HeatRing {
             for (int a = 0; a < centreCells; a++) {
                 double[] row = centreFactor[a];
                 double value = centre[a];
-                for (int k = 0; k < a; k++) {
+                for (int k = knows(a); k < a; k++) {
                     value -= row[k] * centre[k];
                 }
                 centre[a] = value / row[a];
             }
             for (int a = centreCells - 1; a >= 0; a--) {
                 centre[a] /= centreFactor[a][a];
-                for (int k = 0; k < a; k++) {
+                for (int k = knows(a); k < a; k++) {
                     centre[k] -= centreFactor[a][k] * centre[a];
                 }
             }

@@ -14,6 +14,10 @@ import ridgefall.core.units.Band;
  * @param binding what comes too near its limit a step later, or null if nothing does while it is looked at
  */
 record Latest(int step, Limit binding) {
+    /** Only what still rises is asked for, and that is slow: steps may be wide. */
+    private static final double COOLING_STEP_S = 2 * Benches.STEP_S;
+
+    private static final int COOLING_STEPS = Benches.AFTERWARDS / 2;
 
     /** One bench on a source: what it goes through at a rise of one kelvin, and the rise it has. */
     record Course(Track track, Track.Look look, Exposure.Over over, double riseK) {
@@ -22,7 +26,7 @@ record Latest(int step, Limit binding) {
         }
 
         Track cooling(int step) {
-            return look.cooling(look.state(track, over, step), Benches.STEP_S, Benches.AFTERWARDS);
+            return look.cooling(look.state(track, over, step), COOLING_STEP_S, COOLING_STEPS);
         }
     }
 

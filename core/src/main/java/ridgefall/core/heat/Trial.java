@@ -136,8 +136,9 @@ final class Trial {
 
     HeatPlan plan(List<String> because, List<Influence> influences, List<Candidate> weighed) {
         int pull = Benches.steps(soak);
-        double[] lasts = benches.few.parallelStream()
-                .mapToDouble(one -> workableFor(one, one.cooling(one.pulled(pull), Benches.COOLING)))
+        List<Off> off = benches.few.parallelStream().map(one -> off(one, pull)).toList();
+        double[] lasts = off.stream()
+                .mapToDouble(one -> workableFor(one.bench(), one.cooling()))
                 .toArray();
         int points = Math.min(CURVE_POINTS, benches.steps);
         List<Point> curve = IntStream.rangeClosed(0, points)
@@ -162,7 +163,7 @@ final class Trial {
                 benches.at(Track::display, pull, settingC),
                 benches.at(Track::plastics, pull, settingC),
                 Band.of(lasts),
-                reheatSeconds(pull),
+                reheatSeconds(pull, off),
                 source().preheatSeconds(settingC, benches.roomC),
                 feasible(),
                 because,
@@ -174,29 +175,36 @@ final class Trial {
                 weighed);
     }
 
+    /** A bench once it was taken off, and how it cools. */
+    private record Off(Benches.One bench, Track cooling) {}
+
+    private static Off off(Benches.One one, int pull) {
+        return new Off(one, one.cooling(one.pulled(pull), Benches.COOLING));
+    }
+
     /**
      * Once the coldest stretch has gone cold: how long until it is as warm as it was on the usual bench, if nine of ten
      * benches then still keep the limits; else as long as they do.
      */
-    private double reheatSeconds(int pull) {
+    private double reheatSeconds(int pull, List<Off> off) {
         double wanted = Math.max(
                 (workableC + FRAME_HEADROOM_K - benches.roomC) / benches.usual.riseK(settingC),
                 benches.usual.track.bond()[pull] * 0.98);
-        double enough = Benches.crossing(again(benches.usual, pull).track().bond(), wanted);
+        double enough =
+                Benches.crossing(again(off(benches.usual, pull), pull).track().bond(), wanted);
         List<Latest.Course> agains =
-                benches.few.parallelStream().map(one -> again(one, pull)).toList();
+                off.parallelStream().map(one -> again(one, pull)).toList();
         Latest kept = new Latest(Math.max(1, pull), null)
                 .keptAfterwards(benches.device.limits(), benches.roomC, agains, Band::of);
         return Math.min(Math.min(enough, soak), kept.step() * Benches.STEP_S);
     }
 
     /** The same bench on the source again after the coldest stretch has gone cold. */
-    private Latest.Course again(Benches.One one, int pull) {
-        double[] pulled = one.pulled(pull);
-        Track cooling = one.cooling(pulled, Benches.AFTERWARDS);
-        int coldAt = Math.min(Benches.steps(workableFor(one, cooling)), Benches.AFTERWARDS);
+    private Latest.Course again(Off off, int pull) {
+        Benches.One one = off.bench();
+        int coldAt = Math.min(Benches.steps(workableFor(one, off.cooling())), Benches.AFTERWARDS);
         Exposure air = Exposure.stillAir(one.ring.pieces());
-        double[] cold = one.ring.run(pulled, 0, (a, b) -> air, Benches.STEP_S, coldAt, (t, s) -> {});
+        double[] cold = one.look.state(off.cooling(), (a, b) -> air, coldAt);
         Track track = one.look.run(cold, one.over, Benches.STEP_S, Math.max(1, pull), 0);
         return new Latest.Course(track, one.look, one.over, one.riseK(settingC));
     }
