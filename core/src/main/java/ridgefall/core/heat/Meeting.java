@@ -103,7 +103,7 @@ final class Meeting {
         if (gapMm <= 0) {
             return contact;
         }
-        return 1 / (1 / contact + 1 / (HeatRing.AIR_W_PER_MK / (gapMm / 1e3) + HeatRing.RADIATION_W_PER_M2K));
+        return 1 / (1 / contact + 1 / (RingNetwork.AIR_W_PER_MK / (gapMm / 1e3) + RingNetwork.RADIATION_W_PER_M2K));
     }
 
     private Exposure.Over led(HeatRing ring, double contact, DoubleUnaryOperator riseK) {
