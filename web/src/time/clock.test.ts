@@ -32,4 +32,16 @@ describe("timers", () => {
     expect(clockWords(secondsLeft(start, 207, now + 219))).toBe("+0:12");
     expect(clockWords(secondsLeft(start, 7265, now))).toBe("2:01:05");
   });
+
+  it("are right to the second whenever they began and whenever one looks", () => {
+    const began = Date.parse("2026-03-02T08:00:00Z");
+    for (let from = 0; from < 1000; from += 90) {
+      for (let looked = 0; looked < 1000; looked += 70) {
+        const now = (began + 50_000 + looked) / 1000;
+        const left = (began + from) / 1000 + 207 - now;
+        const shown = secondsLeft(new Date(began + from).toISOString(), 207, Math.floor(now));
+        expect(Math.abs(shown - left)).toBeLessThan(1);
+      }
+    }
+  });
 });

@@ -42,9 +42,9 @@ export function useServerSeconds(): number {
   return useSyncExternalStore(subscribe, () => Math.floor(serverNow() / 1000));
 }
 
-/** Whole seconds left of a timer; negative once it is over. */
+/** Whole seconds left of a timer, less than one off; negative once it is over. Both ends are cut to the second. */
 export function secondsLeft(startedAt: string, seconds: number, nowS: number): number {
-  return Math.ceil(Date.parse(startedAt) / 1000 + seconds - nowS);
+  return Math.floor(Date.parse(startedAt) / 1000) + seconds - nowS;
 }
 
 /** 4:07, or +0:12 when over by so much. */

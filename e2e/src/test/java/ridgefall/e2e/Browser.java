@@ -471,13 +471,27 @@ final class Browser implements AutoCloseable {
                 .until(d -> find.get());
     }
 
-    /** When the large timer will be at nought, s since 1970; shown time and clock are read at once. */
-    double timerEndsAt() {
-        return await(() -> (Number) driver.executeScript("""
-                const digits = document.querySelector('footer [role=timer] .digits');
-                const [minutes, seconds] = digits?.innerText.split(':').map(Number) ?? [];
-                return seconds === undefined ? null : Date.now() / 1000 + 60 * minutes + seconds;
-                """)).doubleValue();
+    /** When the soak of the job on the screen ends by its journal, s since 1970. */
+    double soakEndsAt() {
+        return ((Number) driver.executeAsyncScript("""
+                const [path, done] = arguments;
+                fetch('/api' + path).then((answer) => answer.json()).then((job) => {
+                  const soak = job.timers.find((timer) => timer.kind === 'SOAK');
+                  done(Date.parse(soak.startedAt) / 1000 + soak.seconds);
+                });
+                """, path())).doubleValue();
+    }
+
+    /** Waits until the large timer, read together with the clock, says the same to the second. */
+    void awaitTimerEndsAt(double seconds) {
+        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(100)).until(d -> {
+            Number ends = (Number) driver.executeScript("""
+                    const digits = document.querySelector('footer [role=timer] .digits');
+                    const [minutes, seconds] = digits?.innerText.split(':').map(Number) ?? [];
+                    return seconds === undefined ? null : Date.now() / 1000 + 60 * minutes + seconds;
+                    """);
+            return ends != null && Math.abs(ends.doubleValue() - seconds) < 1;
+        });
     }
 
     void open(String path) {

@@ -1,7 +1,6 @@
 package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -17,7 +16,7 @@ class HeatTest {
 
     private static void isRight(Browser bench, double endsAt) {
         bench.awaitText("coldest bond now");
-        assertThat(bench.timerEndsAt()).isCloseTo(endsAt, within(1.5));
+        bench.awaitTimerEndsAt(endsAt);
     }
 
     @Test
@@ -25,7 +24,7 @@ class HeatTest {
         Browser pad = prepared(visit, "Ansa Orrick", "warm-ledge-11", "Two sources, left");
         pad.goOn();
         pad.awaitText("Soaking on Gel pad");
-        double padEnds = pad.timerEndsAt();
+        double padEnds = pad.soakEndsAt();
         Browser plate = prepared(visit, "Marn Ulscarth", "ridge-lead-33", "Two sources, right");
         plate.click("Sources and recipes");
         plate.awaitText("why, or why not");
@@ -33,7 +32,7 @@ class HeatTest {
         plate.awaitText("on Plate 1 at");
         plate.click("Start with this");
         plate.awaitText("Soaking on Plate 1");
-        double plateEnds = plate.timerEndsAt();
+        double plateEnds = plate.soakEndsAt();
         isRight(pad, padEnds);
 
         visit.product().killApp();
