@@ -93,7 +93,7 @@ function OptionDetail({
             <tr className="text-left text-quiet">
               <th className="font-normal">grade</th>
               <th className="text-right font-normal">part</th>
-              <th className="text-right font-normal">risk</th>
+              <th className="text-right font-normal max-lg:hidden">risk</th>
               <th className="text-right font-normal">together</th>
               <th className="font-normal" />
             </tr>
@@ -156,13 +156,15 @@ function QuoteRow({
   ask: PanelProps["ask"];
 }) {
   const agreed = decision.agreedRepairId === option.repairId && decision.agreedGrade === quote.grade;
-  const chance = quote.breaks;
   return (
     <tr className="border-t border-line align-top">
       <th scope="row" className="py-2 pr-2 text-left leading-snug font-semibold">
         {quote.gradeWords}
         <span className="block font-normal text-quiet">
           {quote.supplier}, {quote.onTheShelf ? "on the shelf" : "to order"}
+        </span>
+        <span className="font-normal lg:hidden">
+          <Risk quote={quote} />
         </span>
         {quote.missing.length > 0 && (
           <span className="block font-normal text-alarm" title={quote.missing.join("\n")}>
@@ -171,15 +173,8 @@ function QuoteRow({
         )}
       </th>
       <td className="digits py-2 text-right">{quote.lines[0] && money(quote.lines[0].amount)}</td>
-      <td
-        className="py-2 pl-2 text-right leading-snug"
-        title={`Breaks: ${percent(chance.p10)} to ${percent(chance.p90)}; comes back: ${percent(quote.comesBack.p10)} to ${percent(quote.comesBack.p90)}`}
-      >
-        <span className="block whitespace-nowrap">breaks {percent(chance.mean)}</span>
-        <span className="block whitespace-nowrap">comes back {percent(quote.comesBack.mean)}</span>
-        <span className="block text-sm text-quiet">
-          {chance.jobs === 0 ? "common practice" : `${chance.cases} of ${chance.jobs} here`}
-        </span>
+      <td className="py-2 pl-2 text-right max-lg:hidden">
+        <Risk quote={quote} />
       </td>
       <td className="digits py-2 pl-3 text-right text-xl font-bold">{money(quote.total)}</td>
       <td className="py-1 pl-3">
@@ -239,5 +234,19 @@ function Worth({ decision, ask, closed }: { decision: Decision; ask: PanelProps[
         {priceOfAnother.label}
       </Button>
     </div>
+  );
+}
+
+/** Both chances, with where they are from; their range on touch. */
+function Risk({ quote: { breaks, comesBack } }: { quote: Quote }) {
+  const range = ({ p10, p90 }: Quote["breaks"]) => `${percent(p10)} to ${percent(p90)}`;
+  return (
+    <span className="leading-snug" title={`Breaks: ${range(breaks)}; comes back: ${range(comesBack)}`}>
+      <span className="block whitespace-nowrap">breaks {percent(breaks.mean)}</span>
+      <span className="block whitespace-nowrap">comes back {percent(comesBack.mean)}</span>
+      <span className="block text-sm text-quiet">
+        {breaks.jobs === 0 ? "common practice" : `${breaks.cases} of ${breaks.jobs} here`}
+      </span>
+    </span>
   );
 }

@@ -13,7 +13,7 @@ export function BandAndOutline({
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       {band}
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_17rem] items-center gap-5 max-lg:grid-cols-[minmax(0,1fr)_12rem]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_17rem] items-center gap-5 max-lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
         {folded}
         <div className="max-h-full overflow-auto">{children}</div>
       </div>

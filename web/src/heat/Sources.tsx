@@ -37,7 +37,7 @@ export function Sources({
           <tr className="text-left text-quiet">
             <th className="font-normal">source</th>
             <th className="font-normal">setting</th>
-            <th className="font-normal">time</th>
+            <th className="pr-3 font-normal">time</th>
             <th className="font-normal">why, or why not</th>
             <th>
               <span className="sr-only">choose</span>

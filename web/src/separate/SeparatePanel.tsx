@@ -10,7 +10,7 @@ import { crackPieces } from "@/intake/pieces";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
-import { duration, length, type Units } from "@/units/units";
+import { duration, length, lengthAtMost, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
 type Plan = Schemas["SeparateView"];
@@ -66,16 +66,10 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       <BandAndOutline {...picture}>
         {move && stretch ? (
           <>
-            <p className="digits text-5xl leading-none font-bold">{length(stretch.depthMm, units)}</p>
-            <p className="mt-2 text-xl leading-snug font-semibold">deep at most: {stretch.depthBecause}</p>
-            <p className="mt-2 text-lg leading-snug">
-              {stretch.place}, {move.newEntry ? "enter here, then " : ""}
-              {move.clockwise ? "clockwise" : "counter-clockwise"} seen face up. Lifted by more than{" "}
-              {length(move.liftLimitMm, units)} the glass may break.
+            <p className="digits text-4xl leading-none font-bold whitespace-nowrap lg:text-5xl">
+              {lengthAtMost(stretch.depthMm, units)}
             </p>
-            {stretch.dangerous && (
-              <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
-            )}
+            <p className="mt-2 text-xl leading-snug font-semibold">deep at most: {stretch.depthBecause}</p>
             <GoneCold
               job={job}
               choose={choose}
@@ -86,6 +80,14 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                 isColdAt(forecast, sinceS, stretch.fromMm + stretch.lengthMm / 2)
               }
             />
+            <p className="mt-2 text-lg leading-snug">
+              {stretch.place}, {move.newEntry ? "enter here, then " : ""}
+              {move.clockwise ? "clockwise" : "counter-clockwise"} seen face up. Lifted by more than{" "}
+              {lengthAtMost(move.liftLimitMm, units)} the glass may break.
+            </p>
+            {stretch.dangerous && (
+              <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
+            )}
           </>
         ) : (
           <p className="text-2xl leading-snug">

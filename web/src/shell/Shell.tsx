@@ -102,7 +102,8 @@ function Person({ me }: { me: Me }) {
       </button>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger className="min-h-11 rounded px-2">
-          {me.name}, {me.roleWords}
+          {me.name}
+          <span className="max-lg:hidden">, {me.roleWords}</span>
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content

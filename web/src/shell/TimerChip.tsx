@@ -27,14 +27,17 @@ function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; u
     <Link
       to={`/jobs/${timer.jobId}`}
       className={clsx(
-        "flex shrink-0 items-baseline gap-2 rounded px-2 py-0.5",
+        "flex shrink-0 items-center gap-2 rounded px-2 py-0.5",
         over ? "bg-on-deep text-deep" : "text-on-deep",
       )}
     >
-      <span className="digits text-2xl font-semibold">{clockWords(left)}</span>
-      <span className="text-sm">
-        {words}
-        {left <= 0 && !urgent && ": over"} · job {timer.jobNumber}
+      <span className="digits text-xl font-semibold lg:text-2xl">{clockWords(left)}</span>
+      <span className="text-sm leading-tight">
+        <span className="block">
+          {words}
+          {left <= 0 && !urgent && ": over"}
+        </span>
+        <span className="block">job {timer.jobNumber}</span>
       </span>
     </Link>
   );

@@ -1,4 +1,4 @@
-import { duration, length, say, temperature, typed } from "./units";
+import { duration, length, lengthAtMost, say, temperature, typed } from "./units";
 
 const metric = { temperature: "C", length: "mm" };
 const other = { temperature: "F", length: "in" };
@@ -10,6 +10,17 @@ describe("units", () => {
     expect(length(6, metric)).toBe("6.0 mm");
     expect(length(121.4, metric)).toBe("121 mm");
     expect(length(25.4, other)).toBe("1.00 in");
+    expect(length(0, other)).toBe("0.00 in");
+    expect(length(0.06, other)).toBe("0.002 in");
+    expect(length(0.06, metric)).toBe("0.06 mm");
+  });
+
+  it("never rounds up what must not be passed", () => {
+    expect(lengthAtMost(0.067, metric)).toBe("0.06 mm");
+    expect(lengthAtMost(0.067, other)).toBe("0.002 in");
+    expect(lengthAtMost(6, metric)).toBe("6.0 mm");
+    expect(lengthAtMost(2.3, metric)).toBe("2.3 mm");
+    expect(lengthAtMost(25.4, other)).toBe("1.00 in");
   });
 
   it("fills the core's sentences", () => {

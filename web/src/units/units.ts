@@ -20,12 +20,29 @@ export function kelvin(k: number, units: Units): string {
   return units.temperature === "F" ? `${number(k * 1.8, 1)} °F` : `${number(k, 1)} K`;
 }
 
-export function length(mm: number, units: Units): string {
+/** How many digits a length is worth, and what it is in the reader's unit. */
+function measured(mm: number, units: Units): { value: number; digits: number; unit: string } {
   if (units.length === "in") {
-    return `${number(mm / 25.4, 2)} in`;
+    // A limit of hundredths of a millimetre must not read as nought.
+    return { value: mm / 25.4, digits: mm !== 0 && Math.abs(mm) < 25.4 ? 3 : 2, unit: "in" };
   }
-  const digits = Math.abs(mm) >= 10 ? 0 : Math.abs(mm) >= 1 || mm === 0 ? 1 : 2;
-  return `${number(mm, digits)} mm`;
+  return {
+    value: mm,
+    digits: Math.abs(mm) >= 10 ? 0 : Math.abs(mm) >= 1 || mm === 0 ? 1 : 2,
+    unit: "mm",
+  };
+}
+
+export function length(mm: number, units: Units): string {
+  const { value, digits, unit } = measured(mm, units);
+  return `${number(value, digits)} ${unit}`;
+}
+
+/** A length that must not be passed: never rounded up. */
+export function lengthAtMost(mm: number, units: Units): string {
+  const { value, digits, unit } = measured(mm, units);
+  const scale = 10 ** digits;
+  return `${number(Math.floor(value * scale + 1e-6) / scale, digits)} ${unit}`;
 }
 
 export function duration(seconds: number): string {

@@ -27,7 +27,7 @@ public final class DecideStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Choice> choices = new ArrayList<>();
-        for (Repair repair : profile.repairs()) {
+        for (Repair repair : Diagnosis.likeliestFirst(profile, state)) {
             choices.add(Step.go(
                     repair.words(),
                     new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, CURRENCY, "?"),

@@ -95,10 +95,23 @@ public final class Diagnosis {
                 .orElse(null);
     }
 
-    private Option option(Repair repair, List<Offer> offers, List<Outcomes> outcomes, Terms terms) {
+    /** The repairs of a device, those first that leave the least of what was noted. */
+    static List<Repair> likeliestFirst(DeviceProfile profile, JobState state) {
+        Set<Symptom> symptoms = symptoms(profile, state);
+        return profile.repairs().stream()
+                .sorted(Comparator.comparing(repair -> left(symptoms, repair).size()))
+                .toList();
+    }
+
+    private static Set<Symptom> left(Set<Symptom> symptoms, Repair repair) {
         Set<Symptom> left = EnumSet.noneOf(Symptom.class);
         left.addAll(symptoms);
         left.removeAll(repair.cures());
+        return left;
+    }
+
+    private Option option(Repair repair, List<Offer> offers, List<Outcomes> outcomes, Terms terms) {
+        Set<Symptom> left = left(symptoms, repair);
         boolean cures = left.isEmpty() && !symptoms.isEmpty();
         List<Quote> quotes = Arrays.stream(Grade.values())
                 .flatMap(grade -> parts(repair, grade, offers).stream()

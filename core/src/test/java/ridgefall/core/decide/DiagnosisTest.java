@@ -47,12 +47,16 @@ class DiagnosisTest {
 
     private static Decision decide(String device, List<Offer> offers, Money replacement, Fact... facts) {
         DeviceProfile profile = ShippedBook.profile(device);
+        return Diagnosis.decide(profile, after(device, facts), offers, List.of(), TERMS, replacement);
+    }
+
+    private static JobState after(String device, Fact... facts) {
         List<Entry> journal = new ArrayList<>();
         journal.add(entry(1, new Fact.JobOpened(device, 1, null, "Hut", "broken")));
         for (Fact fact : facts) {
             journal.add(entry(journal.size() + 1, fact));
         }
-        return Diagnosis.decide(profile, JobState.of(journal), offers, List.of(), TERMS, replacement);
+        return JobState.of(journal);
     }
 
     private static Entry entry(long seq, Fact fact) {
@@ -255,5 +259,21 @@ class DiagnosisTest {
 
     private static BigDecimal cents(Random random, int most) {
         return BigDecimal.valueOf(1 + random.nextInt(most), 2);
+    }
+
+    @Test
+    void whatCuresAllThatWasNotedIsWhatTheBenchIsOfferedFirst() {
+        assertThat(offeredFirst(CRACKED, PICTURE)).isEqualTo("New glass with touch layer");
+        assertThat(offeredFirst(CRACKED, NO_PICTURE)).isEqualTo("New glass and new panel");
+        assertThat(offeredFirst(NO_PICTURE)).isEqualTo("New glass and new panel");
+    }
+
+    private static String offeredFirst(Fact... facts) {
+        return new DecideStation()
+                .steps(ShippedBook.profile("marrowby-quire-8"), after("marrowby-quire-8", facts))
+                .get(0)
+                .choices()
+                .get(0)
+                .label();
     }
 }
