@@ -1210,6 +1210,7 @@ export interface components {
       partNumber: string;
       supplier: string;
       deviceId: string;
+      device: string;
       variantId: string | null;
       /** @enum {string} */
       kind:

@@ -86,7 +86,7 @@ export function ShelfPage() {
                 </span>
               </th>
               <td className="py-2 pr-3">
-                {row.deviceId}
+                {row.device}
                 {row.variantId && `, ${row.variantId}`}
               </td>
               <td className="py-2 pr-3 leading-snug">
@@ -98,7 +98,7 @@ export function ShelfPage() {
               <td className="digits py-2 text-right">
                 {money({ amount: row.price, currency: row.currency })}
               </td>
-              <td className="digits py-2 text-right">
+              <td className="digits py-2 text-right whitespace-nowrap">
                 {row.free} / {row.pieces}
               </td>
               <td className="py-1 pl-4">

@@ -37,6 +37,7 @@ public class Stock {
     }
 
     /**
+     * @param device its name, for people
      * @param pieces there, with those that open jobs have reserved
      * @param free pieces that no job has reserved
      */
@@ -45,6 +46,7 @@ public class Stock {
             String partNumber,
             String supplier,
             String deviceId,
+            String device,
             @Schema(nullable = true) String variantId,
             PartKind kind,
             Grade grade,
@@ -67,7 +69,7 @@ public class Stock {
     }
 
     private static final String COUNTED = """
-            select s.*,
+            select s.*, coalesce((select d.name from device d where d.id = s.device_id), s.device_id) as device,
                 greatest(0, s.pieces - (select count(*) from reservation r join job j on j.id = r.job_id
                     where r.stock_id = s.id and not j.unrepaired and j.handed_over_at > s.counted_at)) as there,
                 (select count(*) from reservation r join job j on j.id = r.job_id
@@ -198,6 +200,7 @@ public class Stock {
                 row.getString("part_number"),
                 row.getString("supplier"),
                 row.getString("device_id"),
+                row.getString("device"),
                 row.getString("variant_id"),
                 PartKind.valueOf(row.getString("kind")),
                 Grade.valueOf(row.getString("grade")),
