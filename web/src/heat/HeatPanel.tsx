@@ -13,7 +13,7 @@ import { During } from "./During";
 import { SoakLog } from "./SoakLog";
 import { Sources } from "./Sources";
 import { type Forecast, type Guarded, type Heat, type Plan, useForecast, useHeat } from "./useHeat";
-import { plannedWarmth, warmthAt } from "./warmth";
+import { atMoment, plannedWarmth, warmthAt } from "./warmth";
 import { WhyHeat } from "./WhyHeat";
 
 /** One number, the curve it comes from, the edge it is about; sources and reasons a tap away. */
@@ -145,13 +145,21 @@ function Running({ forecast, ...props }: PanelProps & { forecast: Forecast }) {
   const elapsed = Math.max(0, nowS - Math.floor(Date.parse(forecast.startedAt) / 1000));
   const left = secondsLeft(forecast.startedAt, meant, nowS);
   const ready = forecast.readyAtSeconds;
+  const now = (of: (point: Forecast["curve"][number]) => number | null) =>
+    temperature(
+      atMoment(forecast, elapsed, (i) => {
+        const point = forecast.curve[i];
+        return point && of(point);
+      }) ?? 0,
+      units,
+    );
   const rows: [string, string][] = [
     ["bond ready", ready.p10 === null ? "not like this" : readyWords(ready, elapsed)],
     forecast.guarded.batteryIn
-      ? ["battery now", temperature(at(forecast, elapsed, (p) => p.batteryC.p50) ?? 0, units)]
-      : ["display now", temperature(at(forecast, elapsed, (p) => p.displayC.p50) ?? 0, units)],
+      ? ["battery now", now((p) => p.batteryC.p50)]
+      : ["display now", now((p) => p.displayC.p50)],
     ["off at the latest", clockWords(Math.round(forecast.latestSeconds))],
-    ["coldest bond now", temperature(at(forecast, elapsed, (p) => p.bondC.p50) ?? 0, units)],
+    ["coldest bond now", now((p) => p.bondC.p50)],
   ];
   return (
     <Layout
@@ -183,21 +191,6 @@ function readyWords(ready: Forecast["readyAtSeconds"], elapsed: number): string 
     return "now";
   }
   return `${clockWords(Math.round(ready.p10 ?? 0))} – ${ready.p90 === null ? "…" : clockWords(Math.round(ready.p90))}`;
-}
-
-function at(
-  forecast: Forecast,
-  seconds: number,
-  of: (point: Forecast["curve"][number]) => number | null,
-): number | null {
-  const i = forecast.curve.findIndex((point) => point.seconds >= seconds);
-  const next = forecast.curve.at(i);
-  const before = forecast.curve[i - 1];
-  const [from, to] = [before && of(before), next && of(next)];
-  if (!before || !next || from === null || from === undefined || to === null || to === undefined) {
-    return to ?? null;
-  }
-  return from + ((seconds - before.seconds) / (next.seconds - before.seconds)) * (to - from);
 }
 
 function Layout({

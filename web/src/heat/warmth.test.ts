@@ -17,7 +17,7 @@ const forecast = {
 
 describe("the warmth of the edge", () => {
   it("is full where the bond is workable and as high as it has come elsewhere", () => {
-    const pieces = warmthAt(forecast, 190, C);
+    const pieces = warmthAt(forecast, 200, C);
     expect(pieces.map((p) => p.tone)).toEqual(["warm", "warm", "cold"]);
     expect(pieces.map((p) => p.label)).toEqual(["60", "64", "45"]);
     // From 20 °C to 58 °C: 45 °C is 25/38 of the way.
@@ -25,7 +25,14 @@ describe("the warmth of the edge", () => {
   });
 
   it("writes a temperature once where neighbours are alike", () => {
-    expect(warmthAt(forecast, 90, C).map((p) => p.label)).toEqual(["40", "", "30"]);
+    expect(warmthAt(forecast, 100, C).map((p) => p.label)).toEqual(["40", "", "30"]);
+  });
+
+  it("is told of the moment itself, not of the point of the curve beside it", () => {
+    // Three quarters of the way from 100 s to 200 s: 40 to 60, 40 to 64, 30 to 45 °C.
+    expect(warmthAt(forecast, 175, C).map((p) => p.label)).toEqual(["55", "58", "41"]);
+    expect(warmthAt(forecast, 900, C).map((p) => p.label)).toEqual(["50", "57", "40"]);
+    expect(warmthAt(forecast, 0, C)[0]?.label).toBe("22");
   });
 
   it("counts each stretch down to cold once it is off", () => {

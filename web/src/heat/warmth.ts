@@ -46,23 +46,30 @@ export function plannedWarmth(plan: Plan, units: Units): Piece[] {
   );
 }
 
-/** The point of the curve nearest to a time. */
-function nearest(forecast: Forecast, seconds: number): number {
-  let best = 0;
-  forecast.curve.forEach((point, i) => {
-    if (Math.abs(point.seconds - seconds) < Math.abs((forecast.curve[best]?.seconds ?? 0) - seconds)) {
-      best = i;
-    }
-  });
-  return best;
+/** What the forecast says of a moment, between the points of its curve; past its end, what it says of that. */
+export function atMoment(
+  forecast: Forecast,
+  seconds: number,
+  of: (point: number) => number | null | undefined,
+): number | null {
+  const { curve } = forecast;
+  const next = curve.findIndex((point) => point.seconds >= seconds);
+  const [from, to] = [curve[next - 1], curve[next]];
+  const [before, after] = [of(next - 1), of(next)];
+  if (next < 0) {
+    return of(curve.length - 1) ?? null;
+  }
+  if (!from || !to || typeof before !== "number" || typeof after !== "number") {
+    return after ?? null;
+  }
+  return before + ((seconds - from.seconds) / (to.seconds - from.seconds)) * (after - before);
 }
 
 /** Where the bond is warm now, as forecast. */
 export function warmthAt(forecast: Forecast, seconds: number, units: Units): Piece[] {
-  const at = nearest(forecast, seconds);
   return once(
     forecast.stretches.map((s) => {
-      const celsius = s.bondC[at] ?? BAR_FROM_C;
+      const celsius = atMoment(forecast, seconds, (point) => s.bondC[point]) ?? BAR_FROM_C;
       return piece(
         s.fromMm,
         s.lengthMm,
