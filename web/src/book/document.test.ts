@@ -16,7 +16,9 @@ describe("positions on the edge", () => {
     const places = [0, 40, 43];
     expect(snapped(41, places, 100, 2)).toBe(40);
     expect(snapped(42.4, places, 100, 2)).toBe(43);
-    expect(snapped(99.5, places, 100, 2)).toBe(0);
+    // In its own turn: a length reckoned from it must not fall short by a whole one.
+    expect(snapped(99.5, places, 100, 2)).toBe(100);
+    expect(snapped(0.5, [99.8], 100, 2)).toBe(-0.2);
     expect(snapped(60, places, 100, 2)).toBe(60);
   });
 });

@@ -53,18 +53,14 @@ export function freshId(words: string, taken: readonly string[]): string {
   return id;
 }
 
-/** Where an edge of an interval is pulled to when it comes near: the nearest of some places, else where it is. */
+/**
+ * Where an edge of an interval is pulled to when it comes near: the nearest of some places, else where it is. It stays in its
+ * own turn round the edge.
+ */
 export function snapped(mm: number, places: readonly number[], perimeter: number, reach: number): number {
-  let best = mm;
-  let least = reach;
-  for (const place of places) {
-    const apart = Math.abs(((((mm - place) % perimeter) + perimeter * 1.5) % perimeter) - perimeter / 2);
-    if (apart < least) {
-      least = apart;
-      best = place;
-    }
-  }
-  return best;
+  const way = (place: number) => ((((place - mm) % perimeter) + perimeter * 1.5) % perimeter) - perimeter / 2;
+  const nearest = places.map(way).reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a), perimeter);
+  return Math.abs(nearest) < reach ? tenth(mm + nearest) : mm;
 }
 
 /** The name of a choice in bench words. */
