@@ -245,7 +245,9 @@ function Risk({ quote: { breaks, comesBack } }: { quote: Quote }) {
       <span className="block whitespace-nowrap">breaks {percent(breaks.mean)}</span>
       <span className="block whitespace-nowrap">comes back {percent(comesBack.mean)}</span>
       <span className="block text-sm text-quiet">
-        {breaks.jobs === 0 ? "common practice" : `${breaks.cases} of ${breaks.jobs} here`}
+        {breaks.jobs === 0
+          ? "common practice"
+          : `${breaks.cases} and ${comesBack.cases} of ${breaks.jobs} here`}
       </span>
     </span>
   );

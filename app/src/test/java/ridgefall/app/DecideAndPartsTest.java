@@ -22,6 +22,7 @@ import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Quotes that add up, price lists that are taken whole, and pieces that go to one job only. */
 @ExtendWith(RunningApp.class)
@@ -72,7 +73,7 @@ class DecideAndPartsTest {
         JsonNode agree = ansa.get("/api/jobs/" + job + "/decide").json().at("/options/0/quotes/0/agree");
         assertThat(agree.at("/asks/0/suggestion").asString())
                 .isEqualTo(agree.at("/fact/price").decimalValue().setScale(2).toPlainString());
-        tools.jackson.databind.node.ObjectNode fact = (tools.jackson.databind.node.ObjectNode) agree.get("fact");
+        ObjectNode fact = (ObjectNode) agree.get("fact");
         fact.put("agreedBy", "Hut warden");
         assertThat(ansa.append(job, 2, fact).status()).isEqualTo(200);
         assertThat(ansa.get("/api/jobs/" + job).json().at("/journal/0/words").asString())
@@ -227,6 +228,54 @@ class DecideAndPartsTest {
         assertThat(row(number).get("free").asInt()).isZero();
         ansa.handOver(job);
         assertThat(row(number).get("free").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void aComebackCountsAgainstTheGradeOfPartThatTheJobGotThen() {
+        UUID first = cracked();
+        ObjectNode agree = (ObjectNode) ansa.get("/api/jobs/" + first + "/decide")
+                .json()
+                .at("/options/0/quotes/0/agree/fact")
+                .deepCopy();
+        ansa.append(first, 2, agree.put("agreedBy", "Hut warden"));
+        String grade = agree.get("grade").asString();
+        ansa.handOver(first);
+        UUID second = cracked();
+        JsonNode before = comesBack(second, grade);
+        Answer unknown = ansa.append(second, 2, Map.of("type", "CameBack", "jobNumber", 999_999));
+        assertThat(unknown.status()).isEqualTo(400);
+        assertThat(unknown.text("detail"))
+                .isEqualTo("jobNumber is 999999; allowed: the number of a job that was handed over");
+        long number = ansa.get("/api/bench")
+                .json()
+                .get("closed")
+                .valueStream()
+                .filter(job -> job.get("id").asString().equals(first.toString()))
+                .findFirst()
+                .orElseThrow()
+                .get("number")
+                .asLong();
+        assertThat(ansa.append(second, 2, Map.of("type", "CameBack", "jobNumber", number))
+                        .status())
+                .isEqualTo(200);
+        JsonNode after = comesBack(second, grade);
+        assertThat(after.get("jobs")).isEqualTo(before.get("jobs"));
+        assertThat(after.get("cases").asInt()).isEqualTo(before.get("cases").asInt() + 1);
+        assertThat(after.get("mean").asDouble())
+                .isGreaterThan(before.get("mean").asDouble());
+        ansa.append(second, 3, Map.of("type", "Undone", "seq", 3));
+        assertThat(comesBack(second, grade)).isEqualTo(before);
+    }
+
+    private JsonNode comesBack(UUID job, String grade) {
+        return ansa.get("/api/jobs/" + job + "/decide")
+                .json()
+                .at("/options/0/quotes")
+                .valueStream()
+                .filter(quote -> quote.get("grade").asString().equals(grade))
+                .findFirst()
+                .orElseThrow()
+                .get("comesBack");
     }
 
     private Answer take(UUID job, String stockId) {

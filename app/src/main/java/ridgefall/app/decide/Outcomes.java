@@ -15,16 +15,22 @@ class Outcomes {
         this.jdbc = jdbc;
     }
 
-    /** Comebacks are not counted yet: their chance stays what common practice says. */
+    /** How finished jobs of a profile went, by the grade of their part: broken on the way, or back with the same. */
     List<Diagnosis.Outcomes> of(String profileId) {
         return jdbc.sql("""
-                        select grade, count(*) as jobs, count(*) filter (where mishaps > 0) as breaks from job
+                        select grade, count(*) as jobs, count(*) filter (where mishaps > 0) as breaks,
+                            count(*) filter (where exists (select 1 from job later where later.came_from = job.number))
+                                as comebacks
+                        from job
                         where profile_id = :profile and grade is not null and handed_over_at is not null
                             and not unrepaired
                         group by grade""")
                 .param("profile", profileId)
                 .query((row, n) -> new Diagnosis.Outcomes(
-                        Grade.valueOf(row.getString("grade")), row.getInt("jobs"), row.getInt("breaks"), 0))
+                        Grade.valueOf(row.getString("grade")),
+                        row.getInt("jobs"),
+                        row.getInt("breaks"),
+                        row.getInt("comebacks")))
                 .list();
     }
 }

@@ -75,6 +75,8 @@ class JobController {
             throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
         } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");
+        } else if (given.fact() instanceof IntakeFact.CameBack back && !journal.handedOver(back.jobNumber())) {
+            throw new NotAllowed("jobNumber", back.jobNumber(), "the number of a job that was handed over");
         }
         return answers.of(
                 journal.append(

@@ -2,6 +2,7 @@ package ridgefall.app.job;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -94,9 +95,9 @@ public class Journal {
         Course course = plans.course(List.of(entry));
         int added = project(jdbc.sql("""
                         insert into job (id, seq, profile_id, profile_version, device, owner, fault, station, next_step,
-                            waiting, needs, mishaps, grade, unrepaired, opened_at, touched_at, touched_by, handed_over_at)
+                            waiting, needs, mishaps, grade, unrepaired, came_from, opened_at, touched_at, touched_by, handed_over_at)
                         values (:id, :seq, :profile, :version, :device, :owner, :fault, :station, :next,
-                            :waiting, :needs, :mishaps, :grade, :unrepaired, :opened, :touched, :by, :handed)
+                            :waiting, :needs, :mishaps, :grade, :unrepaired, :from, :opened, :touched, :by, :handed)
                         on conflict (id) do nothing"""), commandId, entry, course);
         if (added == 0) {
             return repeated(commandId, commandId).orElseGet(Outcome.NoSuchJob::new);
@@ -110,6 +111,14 @@ public class Journal {
         }
         notifyScreens(commandId, 1);
         return new Outcome.Recorded(commandId, 1, entry.happenedAt());
+    }
+
+    /** Whether a job of this number was handed over. */
+    public boolean handedOver(long number) {
+        return jdbc.sql("select exists (select 1 from job where number = :number and handed_over_at is not null)")
+                .param("number", number)
+                .query(Boolean.class)
+                .single();
     }
 
     @Transactional
@@ -147,6 +156,7 @@ public class Journal {
         project(jdbc.sql("""
                         update job set seq = :seq, station = :station, next_step = :next, waiting = :waiting,
                             needs = :needs, mishaps = :mishaps, grade = :grade, unrepaired = :unrepaired,
+                            came_from = :from,
                             touched_at = :touched, touched_by = :by, handed_over_at = :handed
                         where id = :id"""), jobId, entry, course);
         projectTimers(jobId, course.state());
@@ -241,6 +251,7 @@ public class Journal {
                                 .map(Grade::name)
                                 .orElse(null))
                 .param("unrepaired", state.notWorthIt().isPresent())
+                .param("from", state.cameFrom().orElse(null), Types.BIGINT)
                 .param("opened", at(state.openedAt()))
                 .param("touched", at(entry.happenedAt()))
                 .param("by", entry.who())

@@ -37,6 +37,7 @@ public final class IntakeStation implements StationRoom {
         steps.add(battery(state));
         steps.add(power(state));
         steps.addAll(unit(state));
+        steps.add(before(state));
         for (Function function : profile.functions()) {
             steps.add(Checks.function(state, function, Phase.BEFORE));
         }
@@ -86,6 +87,22 @@ public final class IntakeStation implements StationRoom {
                         "To the lock screen",
                         "Owner unlocks now",
                         "What may be opened"));
+    }
+
+    private static Step before(JobState state) {
+        Step step = Step.open(
+                        "intake.before",
+                        Station.INTAKE,
+                        "Back with what it was here for?",
+                        "counts against the kind of part that it got then",
+                        Step.other(
+                                "Came back",
+                                new IntakeFact.CameBack(1),
+                                new Ask("jobNumber", "Number of that job", Ask.Kind.NUMBER, null, null)))
+                .asOptional();
+        return state.cameFrom()
+                .map(number -> step.answered("was job " + number))
+                .orElse(step);
     }
 
     /** A finding either way: neither answer stands in the way. */

@@ -157,6 +157,8 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
             return "Bent: gap of {mm:" + f.gapMm() + "} under the " + profile.placeName(f.corner());
         } else if (fact instanceof IntakeFact.MarkRemoved f) {
             return "Mark number " + f.seq() + " removed";
+        } else if (fact instanceof IntakeFact.CameBack f) {
+            return "Came back: it was job " + f.jobNumber();
         }
         IntakeFact.PhotoTaken photo = (IntakeFact.PhotoTaken) fact;
         return "Photo" + (photo.words() == null || photo.words().isBlank() ? "" : ": " + photo.words());

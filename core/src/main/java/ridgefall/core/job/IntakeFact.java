@@ -52,6 +52,13 @@ public sealed interface IntakeFact extends Fact {
         }
     }
 
+    /** It was here before with the same, as the job of this number. */
+    record CameBack(long jobNumber) implements IntakeFact {
+        public CameBack {
+            Allowed.between("jobNumber", (double) jobNumber, 1, 1_000_000_000, "(a job's number)");
+        }
+    }
+
     /** A crack, dent or bend that is not there after all, by the number of the fact that marked it. */
     record MarkRemoved(long seq) implements IntakeFact {
         public MarkRemoved {

@@ -115,6 +115,7 @@ public final class JobState {
     private final Set<Symptom> symptoms = EnumSet.noneOf(Symptom.class);
     private final List<Mark> marks = new ArrayList<>();
     private final List<IntakeFact.PhotoTaken> photos = new ArrayList<>();
+    private Long cameFrom;
     private Fact.Battery battery;
     private Boolean canSwitchOff;
     private final Map<Phase, Map<String, Given>> functions = new EnumMap<>(Phase.class);
@@ -286,6 +287,8 @@ public final class JobState {
             marks.removeIf(mark -> mark.seq() == f.seq());
         } else if (fact instanceof IntakeFact.PhotoTaken f) {
             photos.add(f);
+        } else if (fact instanceof IntakeFact.CameBack f) {
+            cameFrom = f.jobNumber();
         } else {
             marks.add(new Mark(number, fact));
         }
@@ -341,6 +344,11 @@ public final class JobState {
 
     public List<IntakeFact.PhotoTaken> photos() {
         return Collections.unmodifiableList(photos);
+    }
+
+    /** Number of the job as which it was here before with the same. */
+    public Optional<Long> cameFrom() {
+        return Optional.ofNullable(cameFrom);
     }
 
     /** What is taken off the shelf for this job. */

@@ -42,6 +42,7 @@ class FactsTest {
                 Arguments.of(
                         new BendMarked(Landmark.BOTTOM_RIGHT, 0.8),
                         "Bent: gap of {mm:0.8} under the corner of port edge and cable edge"),
+                Arguments.of(new IntakeFact.CameBack(12), "Came back: it was job 12"),
                 Arguments.of(new MarkRemoved(7), "Mark number 7 removed"),
                 Arguments.of(new PhotoTaken(ID, "back"), "Photo: back"),
                 Arguments.of(new PhotoTaken(ID, null), "Photo"),

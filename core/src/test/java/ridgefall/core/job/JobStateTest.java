@@ -182,6 +182,14 @@ class JobStateTest {
     }
 
     @Test
+    void aComebackNamesTheJobItWas() {
+        assertThat(after(new IntakeFact.CameBack(12), new IntakeFact.CameBack(11))
+                        .cameFrom())
+                .contains(11L);
+        assertThat(after(new Fact.Undone(2)).cameFrom()).contains(12L);
+    }
+
+    @Test
     void theOwnersLastWordIsRepairOrNot() {
         Fact.RepairAgreed agreed = new Fact.RepairAgreed(
                 "fused-front", Grade.PREMIUM_COPY, new java.math.BigDecimal("189.00"), "EUR", "Hut warden");
