@@ -39,14 +39,36 @@ class WanderingTest {
         Random random = new Random(seed);
         Journey journey = new Journey(device);
         for (int tap = 0; tap < TAPS && journey.next().isPresent(); tap++) {
-            Fact fact = any(journey, random);
-            if (allowed(journey, fact)) {
-                List<Fact> before = facts(journey);
-                journey.append(fact);
-                isSafe(device, before, fact);
-            }
+            tap(journey, any(journey, random));
             isNotStuck(journey);
         }
+        for (int tap = 0; tap < TAPS && journey.next().isPresent(); tap++) {
+            tap(journey, sensible(journey));
+        }
+        assertThat(journey.state().handedOverAt())
+                .as("someone who reads what holds a step gets there from anywhere")
+                .isPresent();
+    }
+
+    private static void tap(Journey journey, Fact fact) {
+        if (allowed(journey, fact)) {
+            List<Fact> before = facts(journey);
+            journey.append(fact);
+            isSafe(journey.course().profile(), before, fact);
+        }
+    }
+
+    /** What comes next, or what first holds it back. */
+    private static Fact sensible(Journey journey) {
+        Step next = journey.next().orElseThrow();
+        Fact fact = Journey.filled(next.choices().get(0).fact());
+        return journey.holds(fact).stream()
+                .findFirst()
+                .flatMap(hold -> journey.course().steps().stream()
+                        .filter(step -> step.id().equals(hold.id()))
+                        .findFirst())
+                .map(step -> Journey.filled(step.choices().get(0).fact()))
+                .orElse(fact);
     }
 
     @ParameterizedTest
