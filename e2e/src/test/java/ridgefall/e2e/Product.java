@@ -46,6 +46,20 @@ final class Product implements AutoCloseable {
         }
     }
 
+    /** The server's first process, as the kernel does where memory runs out. */
+    void killDatabase() {
+        try (Stream<String> lines = Files.lines(data.resolve("db/postmaster.pid"))) {
+            run(List.of("kill", "-9", lines.findFirst().orElseThrow().strip()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What the script says of both halves, whether all runs or not. */
+    String status() {
+        return said(List.of(ROOT.resolve("ridgefall").toString(), "status"), 0, 3);
+    }
+
     void stopDatabase() {
         script("db", "stop");
     }
@@ -60,6 +74,10 @@ final class Product implements AutoCloseable {
     }
 
     private String run(List<String> command) {
+        return said(command, 0);
+    }
+
+    private String said(List<String> command, Integer... fine) {
         try {
             Path output = Files.createTempFile("ridgefall-e2e", ".out");
             ProcessBuilder builder = new ProcessBuilder(command)
@@ -74,7 +92,7 @@ final class Product implements AutoCloseable {
             int ended = builder.start().onExit().join().exitValue();
             String said = Files.readString(output);
             Files.delete(output);
-            if (ended != 0) {
+            if (!List.of(fine).contains(ended)) {
                 throw new IllegalStateException(String.join(" ", command) + " ended with " + ended + ": " + said);
             }
             return said;

@@ -120,6 +120,30 @@ class ResilienceTest {
     }
 
     @Test
+    void whicheverHalfWasKilledTheSameCommandHealsIt(Visit visit) {
+        Product product = visit.product();
+        Browser bench = visit.browser().signIn().takeIn("Killed database", "cracked");
+        product.killDatabase();
+        bench.tap(" ");
+        bench.awaitText("1 tap is kept");
+        String databaseDown = product.status();
+        String healed = product.start();
+        assertThat(databaseDown)
+                .contains("app       running, but not ready", "./ridgefall demo starts whatever is down")
+                .doesNotContain("database  running");
+        assertThat(healed).contains("is running again at", "Ansa Orrick");
+        assertThat(product.status()).contains("database  running on port", "app       ready at");
+        bench.awaitNoText("1 tap is kept");
+        bench.awaitStep("intake.battery");
+        product.killApp();
+        String appDown = product.status();
+        assertThat(product.start()).contains("is running at");
+        assertThat(appDown).contains("database  running on port", "app       stopped");
+        bench.goOn();
+        bench.awaitStep("intake.power");
+    }
+
+    @Test
     void startingARunningProductSaysSo(Visit visit) {
         visit.browser();
         assertThat(visit.product().start())
