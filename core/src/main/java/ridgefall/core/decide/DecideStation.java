@@ -3,6 +3,8 @@ package ridgefall.core.decide;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
@@ -16,8 +18,12 @@ import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
 public final class DecideStation implements StationRoom {
-    /** Until the shop sets its own, prices are agreed in the demo workshop's currency. */
-    private static final String CURRENCY = "EUR";
+    private final Supplier<String> currency;
+
+    /** @param currency what the shop reckons in */
+    public DecideStation(Supplier<String> currency) {
+        this.currency = currency;
+    }
 
     @Override
     public Station station() {
@@ -30,8 +36,8 @@ public final class DecideStation implements StationRoom {
         for (Repair repair : Diagnosis.likeliestFirst(profile, state)) {
             choices.add(Step.go(
                     repair.words(),
-                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, CURRENCY, "?"),
-                    new Ask("price", "Price agreed, " + CURRENCY, Ask.Kind.NUMBER, null, null),
+                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, currency.get(), "?"),
+                    new Ask("price", "Price agreed, " + currency.get(), Ask.Kind.NUMBER, null, null),
                     agreedBy(state)));
         }
         choices.add(Step.fail(
@@ -55,6 +61,12 @@ public final class DecideStation implements StationRoom {
                 .orElse(step));
     }
 
+    private void shops(String given) {
+        if (!given.equals(currency.get())) {
+            throw new NotAllowed("currency", given, currency.get() + ", which this shop reckons in");
+        }
+    }
+
     /** Who said yes: the owner, unless someone else did. */
     public static Ask agreedBy(JobState state) {
         return new Ask(
@@ -62,9 +74,17 @@ public final class DecideStation implements StationRoom {
     }
 
     @Override
+    public Map<String, String> signOffs() {
+        return Map.of("decide.opened", "agreed anew with the front open");
+    }
+
+    @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof Fact.RepairAgreed f) {
             profile.repair(f.repairId());
+            shops(f.currency());
+        } else if (fact instanceof Fact.ReplacementPriced f) {
+            shops(f.currency());
         } else if (fact instanceof Fact.CheckAnswered f) {
             throw new NotAllowed("checkId", f.checkId(), "none at this station");
         }

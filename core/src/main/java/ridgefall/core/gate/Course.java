@@ -3,7 +3,9 @@ package ridgefall.core.gate;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -38,6 +40,7 @@ import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.SeparateStation;
 import ridgefall.core.strip.StripStation;
 import ridgefall.core.test.TestStation;
+import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 /** One job on its way through the twelve stations. Pure: the same journal at the same time gives the same course. */
@@ -70,7 +73,7 @@ public final class Course {
         HeatStation heat = new HeatStation(this::heatQuestion, this::heatPlans, now);
         this.rooms = List.of(
                 new IntakeStation(),
-                new DecideStation(),
+                new DecideStation(planning::currency),
                 new PartsStation(),
                 heat,
                 new SeparateStation(this::cutPlan, heat),
@@ -141,7 +144,14 @@ public final class Course {
 
     /** The facts of this job in words. */
     public FactWords words() {
-        return FactWords.of(profile, steps());
+        return words(steps());
+    }
+
+    /** The facts of this job in words; {@code steps} are its own, where they are at hand. */
+    public FactWords words(List<Step> steps) {
+        Map<String, String> signOffs = new HashMap<>();
+        rooms.forEach(room -> signOffs.putAll(room.signOffs()));
+        return FactWords.of(profile, steps, signOffs, journal);
     }
 
     /** What goes with the device at hand-over. */
@@ -192,14 +202,24 @@ public final class Course {
                     ? List.of()
                     : List.of(Hold.firm("undo.late", Station.INTAKE, "Only the latest fact can be taken back"));
         }
-        if (fact instanceof Fact.HoldOverridden) {
-            return List.of();
+        if (fact instanceof Fact.HoldOverridden signOff) {
+            return holdsNow(signOff)
+                    ? List.of()
+                    : List.of(Hold.firm("sign-off.late", Station.INTAKE, "Nothing is held that this would sign off"));
         }
         Stream<Hold> own = room(fact.station()).holds(fact, profile, state).stream();
         return Stream.concat(before(fact), own)
-                .filter(hold -> !(hold.overridable() && state.overridden(hold.id())))
+                .filter(hold -> !(hold.overridable() && state.signedOff(hold.id(), fact)))
                 .distinct()
                 .toList();
+    }
+
+    /** Whether what a sign-off is about stands in the way of its fact as things are. */
+    private boolean holdsNow(Fact.HoldOverridden signOff) {
+        List<Hold> same = holds(Allowed.present("held", signOff.held())).stream()
+                .filter(hold -> hold.id().equals(signOff.holdId()))
+                .toList();
+        return !same.isEmpty() && same.stream().allMatch(Hold::overridable);
     }
 
     private StationRoom room(Station station) {

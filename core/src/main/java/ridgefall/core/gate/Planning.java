@@ -17,6 +17,11 @@ public interface Planning {
         return HeatSource.bench();
     }
 
+    /** What the shop reckons in. */
+    default String currency() {
+        return "EUR";
+    }
+
     /** All that the way round the edge depends on; {@code freed} in the order it was freed. */
     record CutQuestion(HeatQuestion heat, List<String> freed) {}
 

@@ -156,7 +156,7 @@ public final class HeatStation implements StationRoom {
                 stillWarm(state, now) ? againSeconds(plan) : (int) Math.max(SHORTEST_S, Math.round(plan.soakSeconds()));
         Setup setup = plan.setup();
         boolean air = plan.source().kind().air();
-        return Step.open(
+        Step step = Step.open(
                 id,
                 station,
                 title,
@@ -175,6 +175,7 @@ public final class HeatStation implements StationRoom {
                                 setup.dial(),
                                 setup.distanceMm(),
                                 setup.sweep())));
+        return plan.feasible() ? step : step.leading(Step.Lead.REASONS);
     }
 
     /** The step that ends the soak that runs. */
@@ -212,6 +213,11 @@ public final class HeatStation implements StationRoom {
 
     private static Ask celsius() {
         return new Ask("celsius", "Temperature", Ask.Kind.NUMBER, "C", null);
+    }
+
+    @Override
+    public Map<String, String> signOffs() {
+        return Map.of(TOO_LONG, "longer or hotter than the limits allow");
     }
 
     @Override

@@ -25,6 +25,12 @@ public final class IntakeStation implements StationRoom {
     /** A finger that draws a crack out of the face goes a little too far. */
     private static final double OUTSIDE_MM = 5;
 
+    private static final String STOP = """
+            No heat, no charger, no pressing, no prying: leave it closed.
+            Carry it away from people and from anything that burns, onto stone or metal, and stay beside it only to watch.
+            Hot, hissing or smoking: everybody out, and call the fire service.
+            Tell the lead. Store and send it by the local rules for damaged batteries; they come first.""";
+
     @Override
     public Station station() {
         return Station.INTAKE;
@@ -131,7 +137,9 @@ public final class IntakeStation implements StationRoom {
         return state.battery()
                 .map(b -> b == Battery.SOUND
                         ? step.answered("sound")
-                        : step.problem("swollen: stop, isolate, follow the local rules for damaged batteries"))
+                        : step.problem("swollen: stop, isolate, follow the local rules for damaged batteries")
+                                .leading(Step.Lead.STOP)
+                                .hinted(STOP))
                 .orElse(step);
     }
 

@@ -25,15 +25,13 @@ public final class Checks {
                 hint,
                 Step.go(done, new CheckAnswered(checkId, Answer.PASS, null)),
                 Step.fail("Not right", new CheckAnswered(checkId, Answer.FAIL, null), Ask.reason("What is wrong?")));
-        return state.overridden(checkId)
-                ? step.answered("Not right, signed off by a lead")
-                : answered(step, state.check(checkId), done);
+        return answered(step, state.check(checkId), done);
     }
 
     /** A function of the device's list in one phase. */
     public static Step function(JobState state, ProfileDocument.Function function, Phase phase) {
         Step step = Step.open(
-                phase.name().toLowerCase(Locale.ROOT) + "." + function.id(),
+                functionStepId(phase, function.id()),
                 new FunctionTested(function.id(), phase, Answer.PASS, null).station(),
                 function.words(),
                 before(state, function, phase),
@@ -45,15 +43,14 @@ public final class Checks {
                         Ask.reason("Cannot be tested because …")));
         Optional<Given> given = state.function(phase, function.id());
         // At intake a failing function is a finding; later it stands in the way.
-        if (given.isPresent() && given.get().answer() == Answer.FAIL) {
-            if (phase == Phase.BEFORE) {
-                return step.answered("Fails");
-            }
-            if (state.overridden(step.id())) {
-                return step.answered("Fails, signed off by a lead");
-            }
-        }
-        return answered(step, given, "Works");
+        return phase == Phase.BEFORE
+                        && given.filter(g -> g.answer() == Answer.FAIL).isPresent()
+                ? step.answered("Fails")
+                : answered(step, given, "Works");
+    }
+
+    static String functionStepId(Phase phase, String functionId) {
+        return phase.name().toLowerCase(Locale.ROOT) + "." + functionId;
     }
 
     private static String before(JobState state, ProfileDocument.Function function, Phase phase) {
@@ -79,7 +76,10 @@ public final class Checks {
         Given it = given.get();
         return switch (it.answer()) {
             case PASS -> step.answered(done);
-            case FAIL -> step.problem(it.reason() == null ? "Fails" : it.reason());
+            case FAIL -> {
+                String fails = it.reason() == null ? "Fails" : it.reason();
+                yield it.signedOff() ? step.answered(fails + ", signed off by a lead") : step.problem(fails);
+            }
             case CANNOT_TEST -> step.answered("Can't test: " + it.reason());
         };
     }
@@ -91,7 +91,10 @@ public final class Checks {
         }
     }
 
-    /** A hold for each step that is still open; a lead may answer for a bad result, not for a missing one. */
+    /**
+     * A hold for each step that is still open. A lead may answer for a bad result; not for a missing one, nor for what is
+     * not there, nor where someone can get hurt.
+     */
     public static List<Hold> openSteps(List<Step> steps) {
         return steps.stream()
                 .filter(Step::open)
@@ -99,7 +102,7 @@ public final class Checks {
                         step.id(),
                         step.station(),
                         step.problem() ? step.title() + ": " + step.answer() : step.title(),
-                        step.problem()))
+                        step.problem() && step.lead() == Step.Lead.ASK_AGAIN))
                 .toList();
     }
 }

@@ -563,8 +563,13 @@ public sealed interface Fact
         }
     }
 
-    /** A lead answers for going on although a hold point stands. */
-    record HoldOverridden(String holdId, String reason) implements Fact {
+    /**
+     * A lead answers for going on although a hold point stands: for one fact, once; where a bad answer is what holds, for
+     * that answer until it is given anew.
+     *
+     * @param held the fact that was held back; null in journals from before it was asked for, and then nothing is let by
+     */
+    record HoldOverridden(String holdId, String reason, Fact held) implements Fact {
         public HoldOverridden {
             Allowed.text("holdId", holdId, 80);
             Allowed.text("reason", reason, 200);

@@ -1,5 +1,6 @@
 package ridgefall.core.job;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,11 +14,18 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
 
 /** Says facts, each in one line, for the journal, the undo button and the record. Numbers stay in {@code {unit:value}}. */
-public record FactWords(DeviceProfile profile, Map<String, String> titles) {
+public record FactWords(DeviceProfile profile, Map<String, String> titles, Map<Long, Fact> facts) {
 
-    /** @param steps of the job's course: facts that answer one are named by its title */
-    public static FactWords of(DeviceProfile profile, List<Step> steps) {
-        return new FactWords(profile, steps.stream().collect(Collectors.toMap(Step::id, Step::title, (a, b) -> a)));
+    /**
+     * @param steps of the job's course: facts that answer one are named by its title
+     * @param holds what a lead may sign off besides steps, by id, in words
+     * @param journal of the job: what was taken back is named by what it was
+     */
+    public static FactWords of(
+            DeviceProfile profile, List<Step> steps, Map<String, String> holds, List<Entry> journal) {
+        Map<String, String> titles = new HashMap<>(holds);
+        steps.forEach(step -> titles.putIfAbsent(step.id(), step.title()));
+        return new FactWords(profile, titles, journal.stream().collect(Collectors.toMap(Entry::seq, Entry::fact)));
     }
 
     public String say(Fact fact) {
@@ -26,7 +34,9 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         } else if (fact instanceof Fact.FrontSeen f) {
             return "Front glass " + f.condition().words();
         } else if (fact instanceof Fact.CrackMarked f) {
-            return "Crack at the edge, {mm:" + f.fromMm() + "} along, {mm:" + f.lengthMm() + "} long";
+            return "Crack over the "
+                    + profile.placeName(profile.edge().landmarkAt(f.fromMm()))
+                    + (f.lengthMm() == 0 ? "" : ", {mm:" + f.lengthMm() + "} along it");
         } else if (fact instanceof IntakeFact f) {
             return intake(f);
         } else if (fact instanceof PartsFact.PartReserved f) {
@@ -113,9 +123,10 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         } else if (fact instanceof Fact.HandedOver f) {
             return "Handed over to " + f.to();
         } else if (fact instanceof Fact.Undone f) {
-            return "Taken back: number " + f.seq();
+            return "Taken back: " + say(facts.get(f.seq()));
         } else if (fact instanceof Fact.HoldOverridden f) {
-            return "Signed off by a lead: " + f.holdId() + because(f.reason());
+            return "Signed off by a lead: " + title(f.holdId())
+                    + (f.held() == null ? "" : ", to go on with “" + say(f.held()) + "”") + because(f.reason());
         }
         throw new IllegalStateException("no words for " + fact.getClass());
     }
@@ -156,7 +167,7 @@ public record FactWords(DeviceProfile profile, Map<String, String> titles) {
         } else if (fact instanceof IntakeFact.BendMarked f) {
             return "Bent: gap of {mm:" + f.gapMm() + "} under the " + profile.placeName(f.corner());
         } else if (fact instanceof IntakeFact.MarkRemoved f) {
-            return "Mark number " + f.seq() + " removed";
+            return "Not so after all: " + say(facts.get(f.seq()));
         } else if (fact instanceof IntakeFact.CameBack f) {
             return "Came back: it was job " + f.jobNumber();
         }

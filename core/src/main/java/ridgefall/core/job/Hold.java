@@ -20,11 +20,11 @@ public record Hold(String id, Station station, String because, boolean overridab
         return new Hold(id, station, because, true);
     }
 
-    /** How a lead answers for going on all the same; empty where nobody may. */
-    public Optional<Choice> signOff() {
+    /** How a lead answers for recording this fact all the same; empty where nobody may. */
+    public Optional<Choice> signOff(Fact held) {
         return overridable
-                ? Optional.of(
-                        Step.other("Sign off", new Fact.HoldOverridden(id, "?"), Ask.reason("Why it is right here")))
+                ? Optional.of(Step.other(
+                        "Sign off", new Fact.HoldOverridden(id, "?", held), Ask.reason("Why it is right here")))
                 : Optional.empty();
     }
 }

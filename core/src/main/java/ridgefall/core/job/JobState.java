@@ -30,8 +30,15 @@ public final class JobState {
     /** Half the width, along the edge, that a crack tapped at one place is taken to have. */
     private static final double TAPPED_CRACK_HALF_MM = 4;
 
-    /** An answer with who gave it. */
-    public record Given(Answer answer, String reason, Instant at, String who) {}
+    /** The step that counts screws back in. */
+    public static final String SCREWS_IN = "seal.screws";
+
+    /** An answer with who gave it; {@code signedOff} once a lead has taken a bad one for good enough. */
+    public record Given(Answer answer, String reason, Instant at, String who, boolean signedOff) {
+        private Given signed() {
+            return new Given(answer, reason, at, who, answer == Answer.FAIL);
+        }
+    }
 
     /**
      * One soak; {@code endedAt} is null while it lies on the source.
@@ -142,7 +149,8 @@ public final class JobState {
     private final Set<String> coversOff = new HashSet<>();
     private Instant sealedAt;
     private Instant handedOverAt;
-    private final Set<String> overridden = new HashSet<>();
+    private boolean screwsSignedOff;
+    private final List<Fact.HoldOverridden> signOffs = new ArrayList<>();
     private Entry latest;
 
     private JobState(long seq) {
@@ -175,6 +183,8 @@ public final class JobState {
         Fact fact = entry.fact();
         Instant at = entry.happenedAt();
         latest = entry;
+        // Good for one time.
+        signOffs.removeIf(signOff -> fact.equals(signOff.held()));
         // A switch over the sealed type is preview in this Java release: a chain, closed by the exception below.
         if (fact instanceof Fact.JobOpened f) {
             opened = f;
@@ -201,12 +211,12 @@ public final class JobState {
         } else if (fact instanceof Fact.FunctionTested f) {
             functions
                     .computeIfAbsent(f.phase(), p -> new HashMap<>())
-                    .put(f.functionId(), new Given(f.answer(), f.reason(), at, entry.who()));
+                    .put(f.functionId(), new Given(f.answer(), f.reason(), at, entry.who(), false));
         } else if (fact instanceof Fact.RepairAgreed f) {
             repair = f;
             notWorthIt = null;
         } else if (fact instanceof Fact.CheckAnswered f) {
-            checks.put(f.checkId(), new Given(f.answer(), f.reason(), at, entry.who()));
+            checks.put(f.checkId(), new Given(f.answer(), f.reason(), at, entry.who(), false));
         } else if (fact instanceof Fact.SoakStarted f) {
             stop(Timer.Kind.WORKABLE, at);
             soaks.add(new Soak(entry.seq(), f, at, null, List.of()));
@@ -245,6 +255,7 @@ public final class JobState {
             plugsFreed.add(f.plugId());
         } else if (fact instanceof Fact.ScrewsCounted f) {
             screws.put(f.direction(), f.screws());
+            screwsSignedOff = false;
         } else if (fact instanceof Fact.CarriedOver f) {
             carriedOver.add(f.partId());
             carryOverLost.remove(f.partId());
@@ -270,10 +281,33 @@ public final class JobState {
             handedOverAt = at;
             timers.replaceAll(t -> t.running() ? t.stopped(at) : t);
         } else if (fact instanceof Fact.HoldOverridden f) {
-            overridden.add(f.holdId());
+            signOff(f);
         } else {
             throw new IllegalStateException("no fold for " + fact.getClass());
         }
+    }
+
+    /** A bad answer is taken for good enough, as long as it is the answer; whatever else was held is let by once. */
+    private void signOff(Fact.HoldOverridden f) {
+        if (f.holdId().equals(SCREWS_IN)) {
+            screwsSignedOff = true;
+        } else if (checks.containsKey(f.holdId())) {
+            checks.computeIfPresent(f.holdId(), (id, given) -> given.signed());
+        } else if (!signedFunction(f.holdId()) && f.held() != null) {
+            signOffs.add(f);
+        }
+    }
+
+    private boolean signedFunction(String stepId) {
+        for (Map.Entry<Phase, Map<String, Given>> phase : functions.entrySet()) {
+            for (Map.Entry<String, Given> answer : phase.getValue().entrySet()) {
+                if (Checks.functionStepId(phase.getKey(), answer.getKey()).equals(stepId)) {
+                    answer.setValue(answer.getValue().signed());
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private void take(long number, IntakeFact fact) {
@@ -489,8 +523,14 @@ public final class JobState {
         return Optional.ofNullable(handedOverAt);
     }
 
-    public boolean overridden(String holdId) {
-        return overridden.contains(holdId);
+    /** Whether a lead has answered for recording this fact although it is held, and that was not used yet. */
+    public boolean signedOff(String holdId, Fact held) {
+        return signOffs.stream().anyMatch(signOff -> signOff.holdId().equals(holdId) && held.equals(signOff.held()));
+    }
+
+    /** Whether a lead has taken the latest count of screws for good enough. */
+    public boolean screwsSignedOff() {
+        return screwsSignedOff;
     }
 
     /** The last fact that counts. */

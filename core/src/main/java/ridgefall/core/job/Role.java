@@ -26,6 +26,11 @@ public enum Role {
                 .orElseThrow();
     }
 
+    /** Who may record a fact may take back their own; someone else's only a lead. */
+    public boolean mayTakeBack(Entry entry, String who) {
+        return this == LEAD || entry.who().equals(who) && mayRecord(entry.fact());
+    }
+
     public boolean mayRecord(Fact fact) {
         return switch (this) {
             case LEAD -> true;

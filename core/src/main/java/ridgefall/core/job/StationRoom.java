@@ -1,6 +1,7 @@
 package ridgefall.core.job;
 
 import java.util.List;
+import java.util.Map;
 import ridgefall.core.profile.DeviceProfile;
 
 /** What a station contributes to a job: its steps, and what holds its facts back. Pure. */
@@ -16,4 +17,9 @@ public interface StationRoom {
      * @throws ridgefall.core.units.NotAllowed when the fact names something this device does not have
      */
     List<Hold> holds(Fact fact, DeviceProfile profile, JobState state);
+
+    /** What a lead may sign off here that is no step: the id of the hold, and what it is about in words. */
+    default Map<String, String> signOffs() {
+        return Map.of();
+    }
 }

@@ -10,6 +10,7 @@ import java.util.List;
  * @param problem true when the answer stands in the way of going on
  * @param choices what can be tapped, the likeliest first; also once answered, to correct it
  * @param waitsFor number of the running timer this step waits for; null when it need not wait
+ * @param lead what the large action does with it
  */
 public record Step(
         String id,
@@ -20,7 +21,33 @@ public record Step(
         boolean problem,
         boolean optional,
         List<Choice> choices,
-        Long waitsFor) {
+        Long waitsFor,
+        Lead lead) {
+
+    /** What the large action does while this step comes next. All but the first record nothing. */
+    public enum Lead {
+        /** Takes the first choice. */
+        RECORD(null),
+        /** A bad answer was given: the same question again, every answer as near as the other. */
+        ASK_AGAIN("Check again"),
+        /** Something is on its way: nothing goes on without it, whoever would sign. */
+        HAS_COME("Has it come?"),
+        /** Someone can get hurt: what to do now, and no answer that makes it unsaid. */
+        STOP("Stop: what to do now"),
+        /** Its own reckoning speaks against the first choice: why, and what else there is. */
+        REASONS("See why not, and what else there is");
+
+        private final String words;
+
+        Lead(String words) {
+            this.words = words;
+        }
+
+        /** What the action is called; null where the choice names it. */
+        public String words() {
+            return words;
+        }
+    }
 
     /** A tap: the fact it records, complete but for what {@code asks} names. */
     public record Choice(String label, Tone tone, Fact fact, List<Ask> asks) {}
@@ -48,23 +75,31 @@ public record Step(
     }
 
     public static Step open(String id, Station station, String title, String hint, Choice... choices) {
-        return new Step(id, station, title, hint, null, false, false, List.of(choices), null);
+        return new Step(id, station, title, hint, null, false, false, List.of(choices), null, Lead.RECORD);
     }
 
     public Step answered(String words) {
-        return new Step(id, station, title, hint, words, false, optional, choices, null);
+        return new Step(id, station, title, hint, words, false, optional, choices, null, Lead.RECORD);
     }
 
     public Step problem(String words) {
-        return new Step(id, station, title, hint, words, true, optional, choices, null);
+        return new Step(id, station, title, hint, words, true, optional, choices, null, Lead.ASK_AGAIN);
+    }
+
+    public Step leading(Lead other) {
+        return new Step(id, station, title, hint, answer, problem, optional, choices, waitsFor, other);
+    }
+
+    public Step hinted(String other) {
+        return new Step(id, station, title, other, answer, problem, optional, choices, waitsFor, lead);
     }
 
     public Step asOptional() {
-        return new Step(id, station, title, hint, answer, problem, true, choices, waitsFor);
+        return new Step(id, station, title, hint, answer, problem, true, choices, waitsFor, lead);
     }
 
     public Step waiting(long timerSeq) {
-        return new Step(id, station, title, hint, answer, problem, optional, choices, timerSeq);
+        return new Step(id, station, title, hint, answer, problem, optional, choices, timerSeq, lead);
     }
 
     public static Choice go(String label, Fact fact, Ask... asks) {

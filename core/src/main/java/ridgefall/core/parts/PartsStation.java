@@ -73,7 +73,7 @@ public final class PartsStation implements StationRoom {
         return state.check("parts.here")
                 .map(given -> given.answer() == Answer.PASS
                         ? step.answered("it lies here")
-                        : step.problem("ordered: " + given.reason()))
+                        : step.problem("ordered: " + given.reason()).leading(Step.Lead.HAS_COME))
                 .orElse(step);
     }
 
@@ -99,7 +99,7 @@ public final class PartsStation implements StationRoom {
         return state.check(id)
                 .map(given -> given.answer() == Answer.PASS
                         ? step.answered("provided for")
-                        : step.problem("ordered: " + given.reason()))
+                        : step.problem("ordered: " + given.reason()).leading(Step.Lead.HAS_COME))
                 .orElse(step);
     }
 

@@ -46,14 +46,14 @@ public final class Resizing {
                 front(d.front(), area),
                 new ProfileDocument.Body(
                         d.body().thicknessMm(),
-                        d.body().massKg() * area,
+                        tenthOfAGram(d.body().massKg() * area),
                         d.body().deviceClass(),
                         d.body().layers(),
                         d.body().batteryReach()),
                 d.limits(),
                 resizing.along(d.border()),
                 resizing.along(d.ledge()),
-                Math.min(d.openingRadiusMm() * Math.min(1, scale), Math.min(widthMm, heightMm) / 2),
+                tenth(Math.min(d.openingRadiusMm() * Math.min(1, scale), Math.min(widthMm, heightMm) / 2)),
                 d.features().stream().map(resizing::feature).toList(),
                 d.functions(),
                 d.connectors(),
@@ -90,7 +90,7 @@ public final class Resizing {
                 f.seamWords(),
                 f.hinge(),
                 f.greatestOpeningDeg(),
-                f.massKg() * area,
+                tenthOfAGram(f.massKg() * area),
                 f.adhesive());
     }
 
@@ -147,6 +147,10 @@ public final class Resizing {
                 s.layer(),
                 s.hidden(),
                 s.laterLayer());
+    }
+
+    private static double tenthOfAGram(double kg) {
+        return Math.round(kg * 10_000) / 10_000.0;
     }
 
     private static double tenth(double mm) {

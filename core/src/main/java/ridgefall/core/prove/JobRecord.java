@@ -31,6 +31,7 @@ public record JobRecord(
         List<Line> found,
         List<Line> done,
         List<Line> measured,
+        List<Line> signedOff,
         List<String> kept,
         List<String> lost,
         String adhesive,
@@ -47,11 +48,14 @@ public record JobRecord(
         List<Line> found = new ArrayList<>();
         List<Line> done = new ArrayList<>();
         List<Line> measured = new ArrayList<>();
+        List<Line> signedOff = new ArrayList<>();
         for (Entry entry : counting) {
             Fact fact = entry.fact();
             Line line = new Line(entry.happenedAt(), entry.who(), words.say(fact));
             if (fact instanceof Fact.TemperatureRead || fact instanceof Fact.ScrewsCounted) {
                 measured.add(line);
+            } else if (fact instanceof Fact.HoldOverridden) {
+                signedOff.add(line);
             } else if (fact instanceof Fact.FrontSeen
                     || fact instanceof Fact.CrackMarked
                     || fact instanceof IntakeFact
@@ -97,6 +101,7 @@ public record JobRecord(
                 found,
                 done,
                 measured,
+                signedOff,
                 kept,
                 lost,
                 state.school()

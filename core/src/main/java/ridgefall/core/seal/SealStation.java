@@ -70,7 +70,7 @@ public final class SealStation implements StationRoom {
     private static List<Step> before(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         Step in = Step.open(
-                "seal.screws",
+                JobState.SCREWS_IN,
                 Station.SEAL,
                 "Screws back in their own holes",
                 state.screws(Count.OUT).map(n -> n + " came out").orElse(null),
@@ -85,7 +85,7 @@ public final class SealStation implements StationRoom {
                                 state.screws(Count.OUT).map(String::valueOf).orElse(null))));
         int out = state.screws(Count.OUT).orElse(0);
         steps.add(state.screws(Count.IN)
-                .map(n -> n == out || state.overridden("seal.screws")
+                .map(n -> n == out || state.screwsSignedOff()
                         ? in.answered(n + " in")
                         : in.problem(n + " in, " + out + " out"))
                 .orElse(in));

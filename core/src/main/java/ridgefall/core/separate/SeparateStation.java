@@ -3,6 +3,7 @@ package ridgefall.core.separate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -55,7 +56,8 @@ public final class SeparateStation implements StationRoom {
                     false,
                     false,
                     lifting.choices(),
-                    lifting.waitsFor()));
+                    lifting.waitsFor(),
+                    lifting.lead()));
         }
         if (state.soaks().isEmpty() && state.freed().isEmpty()) {
             steps.add(Step.open(
@@ -176,6 +178,11 @@ public final class SeparateStation implements StationRoom {
 
     private static long round(double mm) {
         return Math.round(mm);
+    }
+
+    @Override
+    public Map<String, String> signOffs() {
+        return Map.of("separate.cold", "cut cold, never warmed", "separate.hinge", "hinge edge freed before the rest");
     }
 
     @Override

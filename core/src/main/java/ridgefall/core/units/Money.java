@@ -2,16 +2,26 @@ package ridgefall.core.units;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Currency;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** An exact amount in one currency, to the hundredth. */
 public record Money(BigDecimal amount, String currency) implements Comparable<Money> {
     private static final BigDecimal MOST = new BigDecimal("100000");
     private static final int DECIMALS = 2;
 
+    /** Those there are by ISO 4217 whose smallest coin is a hundredth. */
+    private static final Set<String> KNOWN = Currency.getAvailableCurrencies().stream()
+            .filter(currency -> currency.getDefaultFractionDigits() == DECIMALS)
+            .map(Currency::getCurrencyCode)
+            .collect(Collectors.toUnmodifiableSet());
+
     public Money {
         Allowed.present("amount", amount);
-        if (currency == null || !currency.matches("[A-Z]{3}")) {
-            throw new NotAllowed("currency", currency, "three capital letters");
+        if (currency == null || !KNOWN.contains(currency)) {
+            String given = currency == null || currency.isBlank() ? "missing" : currency;
+            throw new NotAllowed("currency", given, "the three letters of a currency, such as EUR, CHF or USD");
         }
         amount = amount.setScale(DECIMALS, RoundingMode.UNNECESSARY);
     }

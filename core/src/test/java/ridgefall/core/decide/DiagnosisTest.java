@@ -269,7 +269,7 @@ class DiagnosisTest {
     }
 
     private static String offeredFirst(Fact... facts) {
-        return new DecideStation()
+        return new DecideStation(() -> "EUR")
                 .steps(ShippedBook.profile("marrowby-quire-8"), after("marrowby-quire-8", facts))
                 .get(0)
                 .choices()

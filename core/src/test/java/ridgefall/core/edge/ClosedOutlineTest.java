@@ -80,10 +80,10 @@ class ClosedOutlineTest {
     void whatIsNoOutlineIsRefused() {
         assertThatThrownBy(() -> EdgeLine.closed(points(0, 0, 10, 10)))
                 .isInstanceOf(NotAllowed.class)
-                .hasMessageContaining("points is 2.0; allowed: 3 to 2000");
+                .hasMessageContaining("points is 2; allowed: 3 to 2000");
         assertThatThrownBy(() -> EdgeLine.closed(points(0, 0, 40, 40, 40, 0, 0, 40)))
                 .hasMessageContaining("does not cross itself");
         assertThatThrownBy(() -> EdgeLine.closed(points(0, 0, 2000, 0, 2000, 50, 0, 50)))
-                .hasMessageContaining("widthMm is 2000.0");
+                .hasMessageContaining("widthMm is 2000");
     }
 }

@@ -74,7 +74,7 @@ class EdgeLineTest {
     void cornersThatMeetOnAnEdgeAreRefused() {
         assertThatThrownBy(() -> EdgeLine.roundedRectangle(100, 40, 0, 30, 0, 0))
                 .isInstanceOf(NotAllowed.class)
-                .hasMessage("topRightMm is 30.0; allowed: 0 to 20 mm");
+                .hasMessage("topRightMm is 30; allowed: 0 to 20 mm");
         assertThatThrownBy(() -> EdgeLine.roundedRectangle(Double.NaN, 40, 0)).isInstanceOf(NotAllowed.class);
     }
 }

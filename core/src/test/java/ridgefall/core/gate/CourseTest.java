@@ -68,7 +68,7 @@ class CourseTest {
         }
         Fact tooLong = new Fact.SoakStarted("plate-1", 85, 1800, null, null, null);
         assertThat(journey.holds(tooLong)).extracting(Hold::id).containsExactly("heat.limit");
-        journey.append(new Fact.HoldOverridden("heat.limit", "probe on the cell, watched"));
+        journey.signOff("heat.limit", tooLong);
         assertThat(journey.holds(tooLong)).isEmpty();
         assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("plate-1", 95, 60, null, null, null)))
                 .isInstanceOf(NotAllowed.class)
@@ -195,9 +195,7 @@ class CourseTest {
         assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
                 .extracting(Hold::id)
                 .contains("open.stylus");
-        assertThat(Role.TECHNICIAN.mayRecord(new Fact.HoldOverridden("open.stylus", "owner has none")))
-                .isFalse();
-        journey.append(new Fact.HoldOverridden("open.stylus", "owner has none"));
+        journey.signOff("open.stylus", new Fact.CoverRemoved("inner-film"));
         assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
                 .extracting(Hold::id)
                 .doesNotContain("open.stylus");
@@ -326,12 +324,13 @@ class CourseTest {
 
     @Test
     void aHoldThatALeadMayAnswerForOffersTheFactThatDoesSo() {
-        assertThat(Hold.firm("seal.liner-hinge", Station.SEAL, "a liner is on").signOff())
+        Fact cut = new Fact.StretchFreed("top-1");
+        assertThat(Hold.firm("seal.liner-hinge", Station.SEAL, "a liner is on").signOff(cut))
                 .isEmpty();
         Step.Choice choice = Hold.overridable("separate.cold", Station.HEAT, "never warmed")
-                .signOff()
+                .signOff(cut)
                 .orElseThrow();
-        assertThat(choice.fact()).isEqualTo(new Fact.HoldOverridden("separate.cold", "?"));
+        assertThat(choice.fact()).isEqualTo(new Fact.HoldOverridden("separate.cold", "?", cut));
         assertThat(choice.asks()).extracting(Step.Ask::field).containsExactly("reason");
         assertThat(Role.first(choice.fact())).isEqualTo(Role.LEAD);
     }

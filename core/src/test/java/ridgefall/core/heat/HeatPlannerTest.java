@@ -117,7 +117,7 @@ class HeatPlannerTest {
     void aSettingTheSourceDoesNotHaveIsRefusedByName() {
         assertThatThrownBy(() -> planner(FrontCondition.INTACT).on(PLATE, Setup.face(-5)))
                 .isInstanceOf(NotAllowed.class)
-                .hasMessage("settingC is -5.0; allowed: 50 to 90 °C on Plate 1");
+                .hasMessage("settingC is -5; allowed: 50 to 90 °C on Plate 1");
     }
 
     @Test

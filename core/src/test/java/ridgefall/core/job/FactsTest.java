@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -30,7 +32,11 @@ import ridgefall.core.units.NotAllowed;
 
 /** Facts refuse what cannot be, and say themselves in one line. */
 class FactsTest {
-    private static final FactWords WORDS = FactWords.of(ShippedBook.quire11(), List.of());
+    private static final FactWords WORDS = FactWords.of(
+            ShippedBook.quire11(),
+            List.of(),
+            Map.of("heat.limit", "longer than the limits allow"),
+            List.of(new Entry(7, Instant.EPOCH, "Ansa Orrick", Role.TECHNICIAN, new DentMarked(new Point(3, 4)))));
     private static final UUID ID = new UUID(0, 1);
 
     static Stream<Arguments> lines() {
@@ -43,7 +49,13 @@ class FactsTest {
                         new BendMarked(Landmark.BOTTOM_RIGHT, 0.8),
                         "Bent: gap of {mm:0.8} under the corner of port edge and cable edge"),
                 Arguments.of(new IntakeFact.CameBack(12), "Came back: it was job 12"),
-                Arguments.of(new MarkRemoved(7), "Mark number 7 removed"),
+                Arguments.of(new MarkRemoved(7), "Not so after all: Dent marked"),
+                Arguments.of(new Fact.Undone(7), "Taken back: Dent marked"),
+                Arguments.of(
+                        new Fact.HoldOverridden("heat.limit", "probe on the cell", new Fact.PickTried(false)),
+                        "Signed off by a lead: longer than the limits allow, to go on with “Pick does not go in yet”,"
+                                + " because probe on the cell"),
+                Arguments.of(new Fact.CrackMarked(10.689655172413794, 0), "Crack over the camera edge"),
                 Arguments.of(new PhotoTaken(ID, "back"), "Photo: back"),
                 Arguments.of(new PhotoTaken(ID, null), "Photo"),
                 Arguments.of(
@@ -74,9 +86,9 @@ class FactsTest {
     void marksLieOnAFaceAndCracksHaveTwoEnds() {
         assertThatThrownBy(() -> new CrackDrawn(List.of(new Point(1, 1))))
                 .isInstanceOf(NotAllowed.class)
-                .hasMessageContaining("line is 1.0; allowed: 2 to 200 points");
+                .hasMessageContaining("line is 1; allowed: 2 to 200 points");
         assertThatThrownBy(() -> new CrackDrawn(Collections.nCopies(201, new Point(1, 1))))
-                .hasMessageContaining("line is 201.0");
+                .hasMessageContaining("line is 201");
         assertThatThrownBy(() -> new DentMarked(new Point(Double.NaN, 1))).hasMessageContaining("xMm is NaN");
         assertThatThrownBy(() -> new DentMarked(null)).hasMessageContaining("at is missing");
     }
@@ -85,7 +97,7 @@ class FactsTest {
     void onlyCornersRockAndOnlyByAGapThatCanBe() {
         assertThatThrownBy(() -> new BendMarked(Landmark.LEFT, 1)).hasMessageContaining("corner is LEFT");
         assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 40))
-                .hasMessage("gapMm is 40.0; allowed: 0.1 to 10 mm");
+                .hasMessage("gapMm is 40; allowed: 0.1 to 10 mm");
     }
 
     @Test

@@ -43,12 +43,18 @@ class ResizingTest {
         assertThat(ProfileCheck.flaws(made)).isEmpty();
         assertThat(made.confidenceOf("features/camera")).isEqualTo(Confidence.GUESS);
         assertThat(made.variants()).isEqualTo(List.of());
+        assertThat(List.of(
+                        made.openingRadiusMm() * 10,
+                        made.body().massKg() * 10_000,
+                        made.front().massKg() * 10_000))
+                .as("numbers a person would write: tenths of a millimetre and of a gram")
+                .allSatisfy(number -> assertThat(number).isCloseTo(Math.rint(number), within(1e-6)));
     }
 
     @Test
     void aSizeNobodyCanHoldIsRefused() {
         assertThatThrownBy(() -> Resizing.of(ShippedBook.document("class-watch"), "x", "X", 4000, 40))
                 .isInstanceOf(NotAllowed.class)
-                .hasMessage("widthMm is 4000.0; allowed: 5 to 1000 mm");
+                .hasMessage("widthMm is 4000; allowed: 5 to 1000 mm");
     }
 }
