@@ -62,7 +62,7 @@ class BadInputTest {
                 Arguments.of(
                         "{'type':'SoakStarted','sourceId':'plate-1','settingC':-5,'seconds':60}",
                         "settingC",
-                        "-5.0",
+                        "-5",
                         "30 to 600 °C"),
                 Arguments.of(
                         "{'type':'SoakStarted','sourceId':'plate-1','settingC':NaN,'seconds':60}",
@@ -85,8 +85,11 @@ class BadInputTest {
                         "oven",
                         "one of plate-1, plate-2, pad-1"),
                 Arguments.of(
-                        "{'type':'WedgeSet','positionMm':1e9}", "positionMm", "1.0E9", "0 to 4000 mm along the edge"),
-                Arguments.of("{'type':'WedgeSet','positionMm':3000}", "positionMm", "3000.0", "mm along the edge"),
+                        "{'type':'WedgeSet','positionMm':1e9}",
+                        "positionMm",
+                        "1000000000",
+                        "0 to 4000 mm along the edge"),
+                Arguments.of("{'type':'WedgeSet','positionMm':3000}", "positionMm", "3000", "mm along the edge"),
                 Arguments.of(
                         "{'type':'WedgeSet','positionMm':3,'color':'red'}",
                         "color",

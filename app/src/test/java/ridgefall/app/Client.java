@@ -64,6 +64,12 @@ final class Client {
         return send(HttpRequest.newBuilder(URI.create(url + path)).GET());
     }
 
+    Answer accepting(String type, String path) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Accept", type)
+                .GET());
+    }
+
     Answer post(String path, Object body) {
         return post(path, BodyPublishers.ofString(body instanceof String s ? s : JSON.writeValueAsString(body)));
     }
@@ -103,6 +109,14 @@ final class Client {
         return send(request(path)
                 .header("X-XSRF-TOKEN", csrf())
                 .method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** A call whose content type and body are not put right. */
+    Answer sendAsIs(String method, String path, String type, byte[] body) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", csrf())
+                .method(method, BodyPublishers.ofByteArray(body)));
     }
 
     /** Any call with an empty object where a body belongs. */
@@ -157,7 +171,15 @@ final class Client {
 
     /** Takes the first choice of every step that is next, until nothing is; the owner collects it. */
     void handOver(UUID job) {
-        for (JsonNode at = course(job); !at.get("nextStepId").isNull(); at = course(job)) {
+        skipTo(job, null);
+    }
+
+    /** Takes the first choice of every step that is next, until that of the given id is; null for all of them. */
+    void skipTo(UUID job, String stepId) {
+        for (JsonNode at = course(job);
+                !at.get("nextStepId").isNull()
+                        && !at.get("nextStepId").asString().equals(stepId);
+                at = course(job)) {
             JsonNode view = at;
             JsonNode next = view.get("steps")
                     .valueStream()
@@ -168,6 +190,10 @@ final class Client {
             next.at("/choices/0/asks").forEach(ask -> {
                 if (ask.get("kind").asString().equals("TEXT")) {
                     fact.put(ask.get("field").asString(), "the owner");
+                } else if (!ask.get("suggestion").isNull()) {
+                    fact.put(
+                            ask.get("field").asString(),
+                            Integer.parseInt(ask.get("suggestion").asString()));
                 }
             });
             Answer answer = append(job, view.get("seq").asLong(), fact);

@@ -14,19 +14,17 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * First in line: no body longer than the limit is read, whether it says its length or not, and a database that went
+ * Next in line: no body longer than the limit is read, whether it says its length or not, and a database that went
  * away while the session was looked up is told as a problem detail like any other.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class BodyLimit extends OncePerRequestFilter {
     /** Files may be longer than taps: what each kind needs, and no more. */
     private static final Map<Pattern, Long> LONGER = Map.of(
@@ -70,25 +68,19 @@ class BodyLimit extends OncePerRequestFilter {
             throws ServletException, IOException {
         long longestBytes = longest(request);
         if (request.getContentLengthLong() > longestBytes) {
-            write(response, Problems.tooLarge(longestBytes));
+            Problems.write(response, json, Problems.tooLarge(longestBytes));
             return;
         }
         try {
             chain.doFilter(new Limited(request, longestBytes), response);
         } catch (DataAccessException | TransactionException e) {
-            if (response.isCommitted()) {
+            if (response.isCommitted() || !Problems.away(e)) {
                 throw e;
             }
             response.reset();
             response.setHeader("Retry-After", "2");
-            write(response, Problems.databaseAway());
+            Problems.write(response, json, Problems.databaseAway());
         }
-    }
-
-    private void write(HttpServletResponse response, ProblemDetail problem) throws IOException {
-        response.setStatus(problem.getStatus());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        json.writeValue(response.getOutputStream(), problem);
     }
 
     private static final class Limited extends HttpServletRequestWrapper {

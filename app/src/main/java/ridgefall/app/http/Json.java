@@ -8,17 +8,40 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import ridgefall.core.edge.Outline;
 import ridgefall.core.job.Fact;
+import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 import tools.jackson.core.json.JsonReadFeature;
+import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.jsontype.NamedType;
+import tools.jackson.databind.module.SimpleModule;
 
 /** How facts look as JSON: the record's own fields and its name as {@code type}. Nothing is guessed or coerced. */
 @Configuration
 public class Json {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
     private interface Named {}
+
+    /** A number is no text, and the database keeps none with a NUL in it. */
+    private static final class PlainText extends StringDeserializer {
+        @Override
+        public String deserialize(JsonParser parser, DeserializationContext context) {
+            String field = parser.currentName();
+            if (!parser.hasToken(JsonToken.VALUE_STRING)) {
+                return (String) context.handleUnexpectedToken(getValueType(context), parser);
+            }
+            String text = super.deserialize(parser, context);
+            if (text.indexOf('\0') >= 0) {
+                throw new NotAllowed(
+                        field == null ? "text" : field, "a text with a NUL in it", "text without control characters");
+            }
+            return text;
+        }
+    }
 
     /** The records of a sealed family, however its families are nested. */
     private static Stream<Class<?>> facts(Class<?> family) {
@@ -43,6 +66,7 @@ public class Json {
                     .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
                     // NaN is read as a number, so that the check of its field can name the field.
                     .enable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS);
+            builder.addModule(new SimpleModule("plain text").addDeserializer(String.class, new PlainText()));
         };
     }
 }

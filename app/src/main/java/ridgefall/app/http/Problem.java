@@ -25,6 +25,21 @@ public final class Problem extends ErrorResponseException {
                 Map.of("field", "jobId", "value", String.valueOf(jobId), "allowed", "the id of a job of this shop"));
     }
 
+    /** A command's id stands for what was first sent with it, and for nothing else. */
+    public static Problem commandUsedBefore(Object commandId) {
+        return of(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "Not recorded: this id was used before",
+                "The command's id already stands for something else that was sent; this was not recorded",
+                Map.of(
+                        "field",
+                        "commandId",
+                        "value",
+                        String.valueOf(commandId),
+                        "allowed",
+                        "a new id for whatever is not the same command once more"));
+    }
+
     static ProblemDetail detail(HttpStatus status, String title, String detail, Map<String, Object> more) {
         ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
         body.setTitle(title);
@@ -37,7 +52,11 @@ public final class Problem extends ErrorResponseException {
         return detail(
                 HttpStatus.BAD_REQUEST,
                 "Can't take this value",
-                field + " is " + value + "; allowed: " + allowed,
+                FieldWords.of(field) + " is " + said(value) + "; allowed: " + allowed,
                 Map.of("field", field, "value", String.valueOf(value), "allowed", allowed));
+    }
+
+    private static String said(String value) {
+        return value == null || value.equals("null") ? "missing" : value.isBlank() ? "empty" : value;
     }
 }

@@ -1,6 +1,10 @@
 package ridgefall.app.http;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -10,9 +14,12 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.NonTransientDataAccessException;
+import org.springframework.dao.NonTransientDataAccessResourceException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -30,34 +37,101 @@ import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Turns whatever went wrong into a problem detail that says what was given and what is allowed. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    /** Classes of SQL states: no connection, no resources, told to stop, lost a lock, a system's own error. */
+    private static final List<String> AWAY = List.of("08", "53", "57", "40", "55", "58");
+
+    private static final String DATA_EXCEPTION = "22";
     private static final Pattern REFUSED_VALUE = Pattern.compile("value \\(\"?(.*?)\"?\\)");
+    private static final Pattern REFUSED_TOKEN = Pattern.compile("token `JsonToken\\.(\\w+)`");
+    private static final Map<String, String> TOKENS = Map.of(
+            "START_OBJECT", "an object",
+            "START_ARRAY", "a list",
+            "VALUE_NULL", "missing",
+            "VALUE_TRUE", "true",
+            "VALUE_FALSE", "false",
+            "VALUE_NUMBER_INT", "a number",
+            "VALUE_NUMBER_FLOAT", "a number",
+            "VALUE_STRING", "a text");
+
+    /** Tells a problem where no controller is at work yet. */
+    static void write(HttpServletResponse response, JsonMapper json, ProblemDetail problem) throws IOException {
+        UsualHeaders.on(response);
+        response.setStatus(problem.getStatus());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        json.writeValue(response.getOutputStream(), problem);
+    }
 
     @ExceptionHandler(NotAllowed.class)
-    ProblemDetail notAllowed(NotAllowed e) {
+    ResponseEntity<ProblemDetail> notAllowed(NotAllowed e) {
+        return told(badValue(e));
+    }
+
+    private static ProblemDetail badValue(NotAllowed e) {
         return Problem.badValue(e.field(), e.value(), e.allowed());
+    }
+
+    /** In the one kind that problems have, whatever kind of answer was asked for. */
+    private static ResponseEntity<ProblemDetail> told(ProblemDetail problem) {
+        return ResponseEntity.status(problem.getStatus())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
+    }
+
+    @Override
+    protected ResponseEntity<Object> createResponseEntity(
+            Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.status(status)
+                .headers(headers)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(body);
     }
 
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     ResponseEntity<ProblemDetail> database(Exception e) {
-        LOG.warn("database: {}", e.getMessage());
-        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-                .header(HttpHeaders.RETRY_AFTER, "2")
-                .body(databaseAway());
+        if (away(e)) {
+            LOG.warn("database: {}", e.getMessage());
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                    .header(HttpHeaders.RETRY_AFTER, "2")
+                    .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                    .body(databaseAway());
+        }
+        String state = sqlState(e);
+        return state.startsWith(DATA_EXCEPTION)
+                ? told(Problem.badValue("a text or number", "not storable", "text without control characters"))
+                : anything(e);
+    }
+
+    /** Whether the database is not there, or too busy; all else it says is about what was asked of it. */
+    static boolean away(Exception e) {
+        String state = sqlState(e);
+        return state.isEmpty() || AWAY.stream().anyMatch(state::startsWith);
+    }
+
+    private static String sqlState(Exception e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql) {
+                return sql.getSQLState() == null ? "" : sql.getSQLState();
+            }
+        }
+        return e instanceof NonTransientDataAccessException && !(e instanceof NonTransientDataAccessResourceException)
+                ? "no state: our own call was wrong"
+                : "";
     }
 
     @ExceptionHandler(Exception.class)
-    ProblemDetail anything(Exception e) {
+    ResponseEntity<ProblemDetail> anything(Exception e) {
         LOG.error("unexpected", e);
-        return Problem.detail(
+        return told(Problem.detail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something broke here",
                 "This is our fault. Nothing was changed.",
-                Map.of());
+                Map.of()));
     }
 
     static ProblemDetail databaseAway() {
@@ -80,8 +154,9 @@ class Problems extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleTypeMismatch(
             TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String field = e instanceof MethodArgumentTypeMismatchException m ? m.getName() : e.getPropertyName();
-        return ResponseEntity.badRequest()
-                .body(Problem.badValue(field, shorten(String.valueOf(e.getValue())), typeWords(e.getRequiredType())));
+        ProblemDetail problem =
+                Problem.badValue(field, shorten(String.valueOf(e.getValue())), typeWords(e.getRequiredType()));
+        return createResponseEntity(problem, headers, HttpStatus.BAD_REQUEST, request);
     }
 
     @Override
@@ -89,17 +164,17 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof BodyLimit.TooLong tooLong) {
-                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(tooLong.longestBytes()));
+                return createResponseEntity(
+                        tooLarge(tooLong.longestBytes()), headers, HttpStatus.CONTENT_TOO_LARGE, request);
             }
             if (cause instanceof NotAllowed n) {
-                return ResponseEntity.badRequest().body(notAllowed(n));
+                return createResponseEntity(badValue(n), headers, HttpStatus.BAD_REQUEST, request);
             }
         }
-        return ResponseEntity.badRequest()
-                .body(
-                        e.getCause() instanceof JacksonException json
-                                ? unreadable(json)
-                                : Problem.badValue("body", "missing", "a JSON object"));
+        ProblemDetail problem = e.getCause() instanceof JacksonException json
+                ? unreadable(json)
+                : Problem.badValue("body", "missing", "what is to be read");
+        return createResponseEntity(problem, headers, HttpStatus.BAD_REQUEST, request);
     }
 
     private static ProblemDetail unreadable(JacksonException e) {
@@ -117,7 +192,7 @@ class Problems extends ResponseEntityExceptionHandler {
         } else if (e instanceof InvalidFormatException f) {
             return Problem.badValue(path(f), given(f, String.valueOf(f.getValue())), typeWords(f.getTargetType()));
         } else if (e instanceof MismatchedInputException m) {
-            return Problem.badValue(path(m), given(m, "missing or of the wrong kind"), typeWords(m.getTargetType()));
+            return Problem.badValue(path(m), given(m, "missing"), typeWords(m.getTargetType()));
         } else if (e instanceof StreamReadException s) {
             return Problem.badValue(
                     "body",
@@ -131,7 +206,11 @@ class Problems extends ResponseEntityExceptionHandler {
     /** The reader is closed by now; what stood there survives only in its message. */
     private static String given(DatabindException e, String otherwise) {
         Matcher quoted = REFUSED_VALUE.matcher(e.getOriginalMessage());
-        return shorten(quoted.find() ? quoted.group(1) : otherwise);
+        Matcher token = REFUSED_TOKEN.matcher(e.getOriginalMessage());
+        if (token.find()) {
+            return TOKENS.getOrDefault(token.group(1), otherwise);
+        }
+        return shorten(quoted.find() && !quoted.group(1).startsWith("but could") ? quoted.group(1) : otherwise);
     }
 
     private static String path(DatabindException e) {
@@ -159,6 +238,12 @@ class Problems extends ResponseEntityExceptionHandler {
         if (type.isPrimitive() && type != boolean.class || Number.class.isAssignableFrom(type)) {
             return "a number";
         }
+        if (Map.class.isAssignableFrom(type)) {
+            return "a JSON object";
+        }
+        if (Collection.class.isAssignableFrom(type)) {
+            return "a list";
+        }
         return switch (type.getSimpleName()) {
             case "boolean", "Boolean" -> "true or false";
             case "UUID" -> "an id of 32 hexadecimal digits with dashes";
@@ -168,7 +253,7 @@ class Problems extends ResponseEntityExceptionHandler {
         };
     }
 
-    private static String shorten(String value) {
+    static String shorten(String value) {
         return value.length() <= 60 ? value : value.substring(0, 60) + "…";
     }
 }

@@ -14,16 +14,12 @@ import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.NullRequestCache;
 import ridgefall.app.http.Problem;
+import ridgefall.app.http.UsualHeaders;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Who may speak to the app at all. What a role may record is the core's to say, fact by fact. */
 @Configuration
 class Security {
-    /** Nothing from elsewhere; styles inline because positions on drawings are styles. */
-    private static final String CONTENT_POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
-                    + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-
     @Bean
     SecurityFilterChain chain(HttpSecurity http, JsonMapper json) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, "/api/people")
@@ -79,10 +75,10 @@ class Security {
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+                .headers(headers -> headers.contentSecurityPolicy(
+                                csp -> csp.policyDirectives(UsualHeaders.CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER))
-                        .permissionsPolicyHeader(permissions ->
-                                permissions.policy("camera=(), microphone=(), geolocation=(), payment=()")))
+                        .permissionsPolicyHeader(permissions -> permissions.policy(UsualHeaders.PERMISSIONS)))
                 .exceptionHandling(exceptions -> exceptions
                         .authenticationEntryPoint((request, response, e) -> write(
                                 json,

@@ -1,0 +1,48 @@
+package ridgefall.app.http;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** A field of the interface as a person would name it. */
+final class FieldWords {
+    /** Where the field's own name, taken apart, would be a riddle. */
+    private static final Map<String, String> KNOWN = Map.ofEntries(
+            Map.entry("maxC", "highest setting"),
+            Map.entry("minC", "lowest setting"),
+            Map.entry("settleS", "time to settle"),
+            Map.entry("fromId", "the device to start from"),
+            Map.entry("fromMm", "place along the edge"),
+            Map.entry("positionMm", "place along the edge"),
+            Map.entry("celsius", "temperature"),
+            Map.entry("agreedBy", "agreed by"),
+            Map.entry("checkId", "the check"),
+            Map.entry("functionId", "the function"),
+            Map.entry("holdId", "the hold"),
+            Map.entry("expectedSeq", "what this screen had seen"),
+            Map.entry("commandId", "the command's id"),
+            Map.entry("at", "place"),
+            Map.entry("old", "old password"),
+            Map.entry("to", "handed to"),
+            Map.entry("xMm", "place on the face"),
+            Map.entry("yMm", "place on the face"),
+            Map.entry("stockId", "the part"),
+            Map.entry("seq", "number of the fact"));
+
+    private static final Pattern UNIT = Pattern.compile("(Mm|C|Kg|Id)$");
+    private static final Pattern NAME = Pattern.compile("[a-zA-Z_]+");
+
+    private FieldWords() {}
+
+    static String of(String field) {
+        if (KNOWN.containsKey(field) || !NAME.matcher(field).matches()) {
+            return KNOWN.getOrDefault(field, field);
+        }
+        return UNIT.matcher(field)
+                .replaceFirst("")
+                .replaceAll("(?<=[a-z])([A-Z])", " $1")
+                .replace('_', ' ')
+                .toLowerCase(Locale.ROOT)
+                .strip();
+    }
+}
