@@ -2,9 +2,14 @@ package ridgefall.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -46,6 +51,54 @@ class SecurityTest {
                 .sql("update person set locked_until = now() - interval '1 second' where name = 'Guessed At'")
                 .update();
         assertThat(client.signIn("Guessed At", "a-right-password").status()).isEqualTo(200);
+    }
+
+    private static List<Integer> atOnce(List<Callable<Integer>> calls) throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(calls.size());
+        try {
+            List<Integer> statuses = new ArrayList<>();
+            for (Future<Integer> call : pool.invokeAll(calls)) {
+                statuses.add(call.get());
+            }
+            return statuses;
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    @Test
+    void sixteenSignInsAtOnceHoldUpNobodyWhoWorks() throws Exception {
+        app.bean(People.class).add("Many Screens", "one-for-sixteen", Role.TECHNICIAN);
+        Client bench = app.signedIn(Role.TECHNICIAN);
+        UUID job = bench.openJob();
+        List<Callable<Integer>> calls = new ArrayList<>();
+        for (int i = 0; i < 16; i++) {
+            calls.add(
+                    () -> app.client().signIn("Many Screens", "one-for-sixteen").status());
+        }
+        calls.add(() -> {
+            int worst = 0;
+            for (int seq = 1; seq <= 40; seq++) {
+                Map<String, String> fact = Map.of("type", "BatterySeen", "battery", "SOUND");
+                worst = Math.max(worst, bench.append(job, seq, fact).status());
+            }
+            return worst;
+        });
+        assertThat(atOnce(calls)).containsOnly(200);
+    }
+
+    @Test
+    void guessesAtOnceAreHeldBackLikeGuessesInTurn() throws Exception {
+        app.bean(People.class).add("Guessed Fast", "a-right-password", Role.TECHNICIAN);
+        List<Callable<Integer>> guesses = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            guesses.add(() -> app.client().signIn("Guessed Fast", "not that").status());
+        }
+        List<Integer> statuses = atOnce(guesses);
+        assertThat(statuses).filteredOn(s -> s == 401).hasSize(4);
+        assertThat(statuses).filteredOn(s -> s == 429).hasSize(8);
+        assertThat(app.client().signIn("Guessed Fast", "a-right-password").status())
+                .isEqualTo(429);
     }
 
     @Test
@@ -115,8 +168,11 @@ class SecurityTest {
         assertThat(lead.post("/api/people", person).text("field")).isEqualTo("name");
         Client technician = app.client().as(Role.TECHNICIAN);
         UUID job = technician.openJob();
-        Map<String, String> override =
-                Map.of("type", "HoldOverridden", "holdId", "separate.cold", "reason", "warm room");
+        Map<String, Object> override = Map.of(
+                "type", "HoldOverridden",
+                "holdId", "separate.cold",
+                "reason", "warm room",
+                "held", Map.of("type", "StretchFreed", "stretchId", "top-1"));
         assertThat(technician.append(job, 1, override).status()).isEqualTo(403);
         assertThat(lead.append(job, 1, override).status()).isEqualTo(200);
     }

@@ -9,11 +9,14 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.function.Supplier;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import ridgefall.core.job.Role;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -28,10 +31,14 @@ public class People {
     private final Clock clock;
     private final PasswordEncoder encoder = new BCryptPasswordEncoder(12);
     private final String hashOfNobody = encoder.encode(UUID.randomUUID().toString());
+    private final TransactionTemplate transactions;
+    private final Semaphore hashing =
+            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
 
-    People(JdbcClient jdbc, Clock clock) {
+    People(JdbcClient jdbc, Clock clock, TransactionTemplate transactions) {
         this.jdbc = jdbc;
         this.clock = clock;
+        this.transactions = transactions;
     }
 
     /** Units a person reads in: temperature C or F, length mm or in. */
@@ -54,25 +61,46 @@ public class People {
         record Locked(Instant until) implements Outcome {}
     }
 
-    private record Row(
-            UUID id, String name, String passwordHash, Role role, int failures, OffsetDateTime lockedUntil) {}
+    private record Row(UUID id, String name, String passwordHash, Role role, int failures, OffsetDateTime lockedUntil) {
+        Optional<Outcome> locked(Instant now) {
+            return Optional.ofNullable(lockedUntil)
+                    .map(OffsetDateTime::toInstant)
+                    .filter(now::isBefore)
+                    .map(Outcome.Locked::new);
+        }
+    }
 
-    /** Takes as long for a name that does not exist, and counts what fails. */
-    @Transactional
+    /**
+     * Takes as long for a name that does not exist, and counts what fails. The slow hash is computed before the row is
+     * locked and a connection taken; who is locked out meanwhile learns nothing, right or wrong.
+     */
     public Outcome signIn(String name, String password) {
-        Optional<Row> found = jdbc.sql("""
-                        select id, name, password_hash, role, failures, locked_until from person
-                        where name = :name and active for update""").param("name", name).query(Row.class).optional();
-        Instant now = clock.instant();
+        Optional<Row> found = row(name, "");
         if (found.isEmpty()) {
-            encoder.matches(password, hashOfNobody);
+            matches(password, hashOfNobody);
+            return new Outcome.Wrong();
+        }
+        Row seen = found.get();
+        Optional<Outcome> locked = seen.locked(clock.instant());
+        if (locked.isPresent()) {
+            return locked.get();
+        }
+        boolean right = matches(password, seen.passwordHash());
+        return transactions.execute(status -> counted(seen, right));
+    }
+
+    private Outcome counted(Row seen, boolean right) {
+        Instant now = clock.instant();
+        Optional<Row> found = row(seen.name(), " for update");
+        if (found.isEmpty() || !found.get().passwordHash().equals(seen.passwordHash())) {
             return new Outcome.Wrong();
         }
         Row row = found.get();
-        if (row.lockedUntil() != null && row.lockedUntil().toInstant().isAfter(now)) {
-            return new Outcome.Locked(row.lockedUntil().toInstant());
+        Optional<Outcome> locked = row.locked(now);
+        if (locked.isPresent()) {
+            return locked.get();
         }
-        if (encoder.matches(password, row.passwordHash())) {
+        if (right) {
             failures(row.id(), 0, null);
             return new Outcome.Welcome(new SignedIn(row.id(), row.name(), row.role()));
         }
@@ -83,6 +111,28 @@ public class People {
         }
         failures(row.id(), failures, null);
         return new Outcome.Wrong();
+    }
+
+    private Optional<Row> row(String name, String lock) {
+        return jdbc.sql("select id, name, password_hash, role, failures, locked_until from person"
+                        + " where name = :name and active" + lock)
+                .param("name", name)
+                .query(Row.class)
+                .optional();
+    }
+
+    private boolean matches(String password, String hash) {
+        return hashing(() -> encoder.matches(password, hash));
+    }
+
+    /** Few at a time: sign-ins must leave the machine to the benches that work. */
+    private <T> T hashing(Supplier<T> work) {
+        hashing.acquireUninterruptibly();
+        try {
+            return work.get();
+        } finally {
+            hashing.release();
+        }
     }
 
     private void failures(UUID id, int failures, Instant lockedUntil) {
@@ -155,33 +205,34 @@ public class People {
      *
      * @throws NotAllowed when there is no such person or the password does not do
      */
-    @Transactional
     public void setPassword(UUID id, String password) {
         String name = name(id);
-        storePassword(id, password);
-        endSessions(name);
+        String hash = hash(password);
+        transactions.executeWithoutResult(status -> {
+            storePassword(id, hash);
+            endSessions(name);
+        });
     }
 
     /**
      * @return false when the old password is wrong; nothing changes then
      * @throws NotAllowed when the new password does not do
      */
-    @Transactional
     public boolean changePassword(UUID id, String old, String password) {
-        String hash = jdbc.sql("select password_hash from person where id = :id for update")
+        String known = jdbc.sql("select password_hash from person where id = :id")
                 .param("id", id)
                 .query(String.class)
                 .single();
-        if (old == null || !encoder.matches(old, hash)) {
+        if (old == null || !matches(old, known)) {
             return false;
         }
-        storePassword(id, password);
+        storePassword(id, hash(password));
         return true;
     }
 
-    private void storePassword(UUID id, String password) {
+    private void storePassword(UUID id, String hash) {
         jdbc.sql("update person set password_hash = :hash, failures = 0, locked_until = null where id = :id")
-                .param("hash", hash(password))
+                .param("hash", hash)
                 .param("id", id)
                 .update();
     }
@@ -205,7 +256,7 @@ public class People {
         if (password == null || password.length() < 8 || password.getBytes(StandardCharsets.UTF_8).length > 72) {
             throw new NotAllowed("password", "(not shown)", "8 to 72 characters");
         }
-        return encoder.encode(password);
+        return hashing(() -> encoder.encode(password));
     }
 
     /** @throws NotAllowed when the name is taken or the password too short */
