@@ -88,7 +88,8 @@ class IntakeTest {
         assertThat(view.at("/photos/0/id").asString()).isEqualTo(id.toString());
         assertThat(view.at("/journal/0/words").asString()).isEqualTo("Photo");
         // The same picture sent twice is one photo.
-        assertThat(photo(id, plain).status()).isEqualTo(200);
+        assertThat(photo(id, tagged.toByteArray()).status()).isEqualTo(200);
+        assertThat(photo(id, plain).text("title")).isEqualTo("Not recorded: this id was used before");
         assertThat(desk.get("/api/jobs/" + job).json().get("photos")).hasSize(1);
     }
 

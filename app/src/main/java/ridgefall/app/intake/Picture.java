@@ -1,0 +1,126 @@
+package ridgefall.app.intake;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Iterator;
+import java.util.Locale;
+import java.util.concurrent.Semaphore;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import ridgefall.core.units.NotAllowed;
+
+/**
+ * Unpacks what a stranger's file says it is, without trusting it: one at a time, never more than {@value #MOST_BYTES}
+ * bytes of it, nothing but pixels.
+ */
+final class Picture {
+    private static final long MOST_PIXELS = 50_000_000;
+    private static final int MOST_SIDE = 20_000;
+
+    /** Larger ones are read in every second, third … row and column. */
+    private static final long MOST_BYTES = 64L << 20;
+
+    /** A JPEG that sharpens bit by bit is held whole by its reader, two bytes a sample, whatever is asked of it. */
+    private static final long MOST_PROGRESSIVE_PIXELS = 20_000_000;
+
+    private static final Semaphore ONE = new Semaphore(1, true);
+
+    private Picture() {}
+
+    /** The same picture as JPEG in two sizes. */
+    record Sizes(byte[] large, byte[] thumb) {}
+
+    /** @throws NotAllowed when it is no JPEG or PNG, broken, or larger than {@value #MOST_PIXELS} pixels */
+    static Sizes sizes(byte[] file, int largeSide, int thumbSide) {
+        PictureFile plain = PictureFile.of(file);
+        ONE.acquireUninterruptibly();
+        try {
+            BufferedImage large = scaled(read(plain), largeSide);
+            return new Sizes(jpeg(large), jpeg(scaled(large, thumbSide)));
+        } finally {
+            ONE.release();
+        }
+    }
+
+    private static BufferedImage read(PictureFile file) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file.bytes()))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw new NotAllowed("photo", "no picture", "a JPEG or PNG");
+            }
+            ImageReader reader = readers.next();
+            try {
+                String format = reader.getFormatName().toLowerCase(Locale.ROOT);
+                if (!format.equals("jpeg") && !format.equals("png")) {
+                    throw new NotAllowed("photo", format, "a JPEG or PNG");
+                }
+                reader.setInput(in, true, true);
+                // Asked before anything is unpacked: a small file can hold an endless picture.
+                int width = reader.getWidth(0);
+                int height = reader.getHeight(0);
+                bounded(width, height, file);
+                ImageReadParam param = reader.getDefaultReadParam();
+                int step = step((long) width * height * file.bytesAPixel());
+                param.setSourceSubsampling(step, step, 0, 0);
+                return reader.read(0, param);
+            } finally {
+                reader.dispose();
+            }
+        } catch (NotAllowed e) {
+            throw e;
+        } catch (IOException | RuntimeException e) {
+            // Readers of pictures answer a broken one with whatever they trip over.
+            throw new NotAllowed("photo", "a broken picture", "a JPEG or PNG");
+        }
+    }
+
+    private static void bounded(int width, int height, PictureFile file) {
+        long pixels = (long) width * height;
+        long most = file.progressive() ? MOST_PROGRESSIVE_PIXELS : MOST_PIXELS;
+        if (pixels > most) {
+            throw new NotAllowed(
+                    "photo",
+                    pixels + " pixels",
+                    "at most " + most + " pixels" + (file.progressive() ? " in a progressive JPEG" : ""));
+        }
+        if (Math.max(width, height) > MOST_SIDE) {
+            throw new NotAllowed("photo", Math.max(width, height) + " pixels long", "at most " + MOST_SIDE);
+        }
+    }
+
+    private static int step(long bytes) {
+        return (int) Math.ceil(Math.sqrt((double) bytes / MOST_BYTES));
+    }
+
+    private static BufferedImage scaled(BufferedImage picture, int side) {
+        double factor = Math.min(1, (double) side / Math.max(picture.getWidth(), picture.getHeight()));
+        int width = Math.max(1, (int) Math.round(picture.getWidth() * factor));
+        int height = Math.max(1, (int) Math.round(picture.getHeight() * factor));
+        BufferedImage drawn = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = drawn.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        g.setColor(Color.WHITE);
+        g.fillRect(0, 0, width, height);
+        g.drawImage(picture, 0, 0, width, height, null);
+        g.dispose();
+        return drawn;
+    }
+
+    private static byte[] jpeg(BufferedImage picture) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(picture, "jpeg", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+}
