@@ -1311,6 +1311,8 @@ export interface components {
       /** Format: uuid */
       id: string;
       /** Format: int64 */
+      number: number;
+      /** Format: int64 */
       seq: number;
       /** Format: date-time */
       serverTime: string;
@@ -1408,6 +1410,9 @@ export interface components {
       open: boolean;
       /** Format: int64 */
       waitsFor: number | null;
+      /** @enum {string} */
+      lead: "RECORD" | "ASK_AGAIN" | "HAS_COME" | "STOP" | "REASONS";
+      leadWords: string | null;
       choices: components["schemas"]["ChoiceView"][];
     };
     TimerView: {
@@ -1425,6 +1430,8 @@ export interface components {
       /** Format: int64 */
       seq: number;
       words: string;
+      who: string;
+      mine: boolean;
     };
     TagView: {
       /** Format: int64 */
@@ -1502,6 +1509,7 @@ export interface components {
       found: components["schemas"]["LineView"][];
       done: components["schemas"]["LineView"][];
       measured: components["schemas"]["LineView"][];
+      signedOff: components["schemas"]["LineView"][];
       kept: string[];
       lost: string[];
       adhesive: string;
@@ -1547,17 +1555,10 @@ export interface components {
       batteryC: components["schemas"]["BandView"];
       displayC: components["schemas"]["BandView"];
     };
-    HeatLimits: {
+    Guarded: {
+      batteryIn: boolean;
       /** Format: double */
-      batteryCautionC: number;
-      /** Format: double */
-      batteryStopC: number;
-      /** Format: double */
-      displayCautionC: number;
-      /** Format: double */
-      displayStopC: number;
-      /** Format: double */
-      plasticsStopC: number;
+      stopC: number;
     };
     HeatPlanView: {
       sourceId: string;
@@ -1647,6 +1648,12 @@ export interface components {
       surface: "GLASS" | "FRAME";
       /** Format: double */
       celsius: number;
+    };
+    SoakMoment: {
+      /** @enum {string} */
+      kind: "READY" | "LIMIT";
+      /** Format: double */
+      fromSeconds: number;
     };
     StretchForecast: {
       /** Format: double */
@@ -1988,6 +1995,18 @@ export interface components {
       fate: "KEPT" | "AT_RISK" | "LOST";
       how: string;
     };
+    HeatLimits: {
+      /** Format: double */
+      batteryCautionC: number;
+      /** Format: double */
+      batteryStopC: number;
+      /** Format: double */
+      displayCautionC: number;
+      /** Format: double */
+      displayStopC: number;
+      /** Format: double */
+      plasticsStopC: number;
+    };
     Layers: {
       glass: components["schemas"]["Sheet"];
       adhesive: components["schemas"]["Sheet"];
@@ -2223,17 +2242,6 @@ export interface components {
       open: components["schemas"]["BenchJob"][];
       closed: components["schemas"]["BenchJob"][];
       timers: components["schemas"]["BenchTimer"][];
-    };
-    Guarded: {
-      batteryIn: boolean;
-      /** Format: double */
-      stopC: number;
-    };
-    SoakMoment: {
-      /** @enum {string} */
-      kind: "READY" | "LIMIT";
-      /** Format: double */
-      fromSeconds: number;
     };
   };
   responses: never;

@@ -245,7 +245,7 @@ class DecideAndPartsTest {
         Answer unknown = ansa.append(second, 2, Map.of("type", "CameBack", "jobNumber", 999_999));
         assertThat(unknown.status()).isEqualTo(400);
         assertThat(unknown.text("detail"))
-                .isEqualTo("jobNumber is 999999; allowed: the number of a job that was handed over");
+                .isEqualTo("job number is 999999; allowed: the number of a job that was handed over");
         long number = ansa.get("/api/bench")
                 .json()
                 .get("closed")
@@ -304,5 +304,66 @@ class DecideAndPartsTest {
                 "/api/shop",
                 Map.of("currency", "EUR", "ratePerHour", -1, "consumables", 6.5, "callback", 25, "retentionDays", 365));
         assertThat(wrong.text("field")).isEqualTo("ratePerHour");
+        for (String currency : new String[] {"", " ", "euro", "XQX", "JPY"}) {
+            Map<String, Object> given = Map.of(
+                    "currency", currency, "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+            assertThat(lead.send("PUT", "/api/shop", given).text("detail"))
+                    .as("“%s”", currency)
+                    .isEqualTo("currency is " + (currency.isBlank() ? "missing" : currency)
+                            + "; allowed: the three letters of a currency, such as EUR, CHF or USD");
+        }
+    }
+
+    @Test
+    void pricesAreAgreedInTheShopsOwnCurrency() {
+        Client lead = app.signedIn(Role.LEAD);
+        UUID job = cracked();
+        lead.send("PUT", "/api/shop", rates("CHF"));
+        try {
+            JsonNode choice = ansa.get("/api/jobs/" + job)
+                    .json()
+                    .path("steps")
+                    .valueStream()
+                    .filter(step -> step.get("id").asString().equals("decide.repair"))
+                    .findFirst()
+                    .orElseThrow()
+                    .at("/choices/0");
+            assertThat(choice.at("/fact/currency").asString()).isEqualTo("CHF");
+            assertThat(choice.at("/asks/0/label").asString()).isEqualTo("Price agreed, CHF");
+            assertThat(ansa.get("/api/jobs/" + job + "/decide").status()).isEqualTo(200);
+            Answer euros = ansa.append(job, 2, Map.of("type", "ReplacementPriced", "price", 90, "currency", "EUR"));
+            assertThat(euros.text("detail")).isEqualTo("currency is EUR; allowed: CHF, which this shop reckons in");
+            assertThat(ansa.text("/api/stock/preview", HEADER + line("E1", "10.00", 1))
+                            .json()
+                            .at("/mistakes/0/field")
+                            .asString())
+                    .isEqualTo("currency");
+        } finally {
+            lead.send("PUT", "/api/shop", rates("EUR"));
+        }
+    }
+
+    private static Map<String, Object> rates(String currency) {
+        return Map.of(
+                "currency", currency, "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+    }
+
+    @Test
+    void aPartIsTakenUnderAnIdOfItsOwnAndOnceOnly() {
+        UUID job = cracked();
+        String stock = row("Q11-F-P").get("id").asString();
+        String path = "/api/jobs/" + job + "/parts";
+        assertThat(ansa.post(path, Map.of("stockId", stock)).text("field")).isEqualTo("commandId");
+        assertThat(ansa.post(path, Map.of("commandId", UUID.randomUUID())).text("field"))
+                .isEqualTo("stockId");
+        Map<String, Object> taking = Map.of("commandId", UUID.randomUUID(), "stockId", stock);
+        int free = row("Q11-F-P").get("free").asInt();
+        assertThat(ansa.post(path, taking).status()).isEqualTo(200);
+        ansa.send("DELETE", path, Map.of("commandId", UUID.randomUUID(), "stockId", stock));
+        // The first tap's answer was lost and it is sent again: it stays a receipt, and takes nothing once more.
+        assertThat(ansa.post(path, taking).status()).isEqualTo(200);
+        assertThat(row("Q11-F-P").get("free").asInt()).isEqualTo(free);
+        assertThat(ansa.text("/api/stock/preview", ",,,,\n1,2,3,4,5\n").status())
+                .isEqualTo(400);
     }
 }

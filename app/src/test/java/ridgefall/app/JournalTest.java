@@ -72,11 +72,132 @@ class JournalTest {
 
     @Test
     void openingTwiceWithOneCommandOpensOneJob() {
-        Map<String, Object> body =
-                Map.of("commandId", job, "profileId", "marrowby-quire-11", "owner", "Other", "fault", "other");
-        assertThat(ansa.post("/api/jobs", body).json().path("seq").asLong()).isEqualTo(1);
+        Answer again = ansa.post("/api/jobs", opening(job, "Test hut"));
+        assertThat(again.json().path("seq").asLong()).isEqualTo(1);
         assertThat(journal()).hasSize(1);
-        assertThat(((Fact.JobOpened) journal().get(0).fact()).owner()).isEqualTo("Test hut");
+    }
+
+    private static Map<String, Object> opening(UUID id, String owner) {
+        return Map.of("commandId", id, "profileId", "marrowby-quire-11", "owner", owner, "fault", "cracked in a test");
+    }
+
+    private static void isRefusedAsUsed(Answer answer) {
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.text("title")).isEqualTo("Not recorded: this id was used before");
+        assertThat(answer.text("field")).isEqualTo("commandId");
+    }
+
+    @Test
+    void anIdThatStandsForOneThingIsNoReceiptForAnother() {
+        UUID command = UUID.randomUUID();
+        ansa.append(job, command, 1, CRACKED);
+        isRefusedAsUsed(ansa.append(job, command, 2, SOUND));
+        isRefusedAsUsed(ansa.append(ansa.openJob(), command, 1, CRACKED));
+        isRefusedAsUsed(ansa.post("/api/jobs", opening(job, "Somebody else")));
+        isRefusedAsUsed(ansa.post("/api/jobs", opening(command, "Test hut")));
+        assertThat(journal()).hasSize(2);
+    }
+
+    @Test
+    void ofOneIdSentToTwoJobsInTheSameMomentOneIsRecorded() throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(2);
+        UUID other = ansa.openJob();
+        try {
+            for (int i = 1; i <= 8; i++) {
+                UUID command = UUID.randomUUID();
+                List<Callable<Answer>> taps = new ArrayList<>();
+                for (UUID to : List.of(job, other)) {
+                    long seen = seq(to);
+                    taps.add(() -> ansa.append(to, command, seen, SOUND));
+                }
+                List<Integer> statuses = new ArrayList<>();
+                for (Future<Answer> tap : pool.invokeAll(taps)) {
+                    statuses.add(tap.get().status());
+                }
+                assertThat(statuses).containsExactlyInAnyOrder(200, 422);
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    private long seq(UUID id) {
+        return ansa.get("/api/jobs/" + id).json().path("seq").asLong();
+    }
+
+    @Test
+    void whatOneRecordedOnlyTheyOrALeadTakeBack() {
+        Client tove = app.signedIn(Role.DESK);
+        Client marn = app.signedIn(Role.LEAD);
+        tove.append(job, 1, CRACKED);
+        Map<String, Object> undo = Map.of("type", "Undone", "seq", 2);
+        Answer refused = ansa.append(job, 2, undo);
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.text("detail"))
+                .isEqualTo("Tove Brandreth recorded this: Tove Brandreth or a lead may take it back");
+        assertThat(ansa.get("/api/jobs/" + job).json().at("/undo/mine").asBoolean())
+                .isFalse();
+        assertThat(tove.append(job, 2, undo).status()).isEqualTo(200);
+        ansa.append(job, 3, CRACKED);
+        assertThat(tove.append(job, 4, Map.of("type", "Undone", "seq", 4)).status())
+                .isEqualTo(403);
+        assertThat(marn.append(job, 4, Map.of("type", "Undone", "seq", 4)).status())
+                .isEqualTo(200);
+        assertThat(ansa.get("/api/jobs/" + job).json().at("/journal/0/words").asString())
+                .isEqualTo("Taken back: Front glass cracked, holds together");
+    }
+
+    @Test
+    void anOwnersNameInWhatASignOffIsForStandsApartTooAndCanBeErased() {
+        Client marn = app.signedIn(Role.LEAD);
+        ansa.skipTo(job, "after.touch");
+        ansa.append(
+                job,
+                seq(job),
+                Map.of("type", "FunctionTested", "functionId", "touch", "phase", "AFTER", "answer", "FAIL"));
+        Map<String, Object> handOver = Map.of("type", "HandedOver", "to", "Wanda of the Hut");
+        Map<String, Object> signOff =
+                Map.of("type", "HoldOverridden", "holdId", "after.touch", "reason", "known", "held", handOver);
+        assertThat(marn.append(job, seq(job), signOff).status()).isEqualTo(200);
+        assertThat(marn.get("/api/jobs/" + job).json().at("/journal/0/words").asString())
+                .contains("Handed over to Wanda of the Hut");
+        assertThat(app.bean(JdbcClient.class)
+                        .sql("select fact::text from journal where job_id = :job")
+                        .param("job", job)
+                        .query(String.class)
+                        .list())
+                .noneMatch(fact -> fact.contains("Wanda"));
+        marn.send("DELETE", "/api/jobs/" + job + "/owner", Map.of());
+        assertThat(marn.get("/api/jobs/" + job).json().at("/journal/0/words").asString())
+                .contains("Handed over to (erased)");
+    }
+
+    @Test
+    void theDeskTakesBackNoIsolationAndATechnicianNoSignOff() {
+        Client marn = app.signedIn(Role.LEAD);
+        ansa.skipTo(job, "strip.isolate");
+        ansa.append(job, seq(job), Map.of("type", "BatteryIsolated", "how", "UNPLUGGED"));
+        Map<String, Object> isolation = Map.of("type", "Undone", "seq", seq(job));
+        assertThat(app.signedIn(Role.DESK).append(job, seq(job), isolation).status())
+                .isEqualTo(403);
+        ansa.skipTo(job, "test.plugged");
+        ansa.append(
+                job,
+                seq(job),
+                Map.of("type", "CheckAnswered", "checkId", "test.plugged", "answer", "FAIL", "reason", "no click"));
+        Map<String, Object> signOff = Map.of(
+                "type", "HoldOverridden",
+                "holdId", "test.plugged",
+                "reason", "seen by me",
+                "held", Map.of("type", "Sealed"));
+        assertThat(ansa.append(job, seq(job), signOff).status()).isEqualTo(403);
+        assertThat(marn.append(job, seq(job), signOff).status()).isEqualTo(200);
+        assertThat(ansa.append(job, seq(job), Map.of("type", "Undone", "seq", seq(job)))
+                        .status())
+                .isEqualTo(403);
+        Answer twice = marn.append(job, seq(job), signOff);
+        assertThat(twice.status()).isEqualTo(422);
+        assertThat(twice.text("detail")).isEqualTo("Nothing is held that this would sign off");
     }
 
     @Test

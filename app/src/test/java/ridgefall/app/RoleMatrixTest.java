@@ -143,7 +143,11 @@ class RoleMatrixTest {
                 Map.of("type", "CarriedOver", "partId", "magnets"),
                 Map.of("type", "StripLaid", "stripId", "top-1"),
                 Map.of("type", "Sealed"),
-                Map.of("type", "HoldOverridden", "holdId", "heat.limit", "reason", "trust me"));
+                Map.of(
+                        "type", "HoldOverridden",
+                        "holdId", "separate.cold",
+                        "reason", "trust me",
+                        "held", Map.of("type", "StretchFreed", "stretchId", "top-1")));
         assertThat(facts.stream()
                         .map(fact -> desk.append(job, 1, fact).status())
                         .collect(Collectors.toSet()))

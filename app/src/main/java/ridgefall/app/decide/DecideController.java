@@ -26,6 +26,7 @@ import ridgefall.core.decide.Decision;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Diagnosis;
 import ridgefall.core.decide.Quote;
+import ridgefall.core.decide.Terms;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Role;
@@ -169,12 +170,13 @@ class DecideController {
     }
 
     private Decision decision(Course course) {
+        Terms terms = shop.settings().terms();
         return Diagnosis.decide(
                 course.profile(),
                 course.state(),
-                stock.offers(course.profile().id(), course.profile().variantId()),
+                stock.offers(course.profile().id(), course.profile().variantId(), terms.currency()),
                 outcomes.of(course.profile().id()),
-                shop.settings().terms(),
+                terms,
                 course.state().replacement().orElse(null));
     }
 

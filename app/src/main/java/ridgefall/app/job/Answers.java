@@ -39,7 +39,7 @@ public class Answers {
         } else if (outcome instanceof Outcome.Conflict c) {
             throw conflict(jobId, c.since());
         } else if (outcome instanceof Outcome.Held held) {
-            throw held(held.holds(), who);
+            throw held(held, who);
         } else if (outcome instanceof Outcome.WrongRole wrong) {
             throw Problem.of(
                     HttpStatus.FORBIDDEN,
@@ -52,6 +52,12 @@ public class Answers {
                             wrong.role().words(),
                             "allowed",
                             "a role that works at this station"));
+        } else if (outcome instanceof Outcome.NotTheirs not) {
+            throw Problem.of(
+                    HttpStatus.FORBIDDEN,
+                    "Not yours to take back",
+                    not.whose() + " recorded this: " + not.whose() + " or a lead may take it back",
+                    Map.of("field", "seq", "value", not.whose(), "allowed", "your own latest fact; a lead's any"));
         }
         throw Problem.unknownJob(jobId);
     }
@@ -72,7 +78,8 @@ public class Answers {
                 more);
     }
 
-    private Problem held(List<Hold> holds, SignedIn who) {
+    private Problem held(Outcome.Held held, SignedIn who) {
+        List<Hold> holds = held.holds();
         return Problem.of(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "A hold point stands in the way",
@@ -80,7 +87,7 @@ public class Answers {
                 Map.of(
                         "holds",
                         holds.stream()
-                                .map(hold -> HoldView.of(hold, who.role(), json))
+                                .map(hold -> HoldView.of(hold, held.fact(), who.role(), json))
                                 .toList()));
     }
 }

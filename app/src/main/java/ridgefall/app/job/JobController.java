@@ -89,6 +89,6 @@ class JobController {
 
     @GetMapping("/{jobId}")
     JobView job(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
-        return JobView.of(jobId, jobs.course(jobId), clock.instant(), who.role(), json);
+        return JobView.of(jobId, jobs.number(jobId), jobs.course(jobId), clock.instant(), who, json);
     }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Damage;
 import ridgefall.core.job.Entry;
@@ -24,9 +25,10 @@ import ridgefall.core.seal.SealStation;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** All a screen needs to draw one job. {@code seq} is what the next command has to expect. */
+/** All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect. */
 public record JobView(
         UUID id,
+        long number,
         long seq,
         Instant serverTime,
         String device,
@@ -63,6 +65,8 @@ public record JobView(
             boolean optional,
             boolean open,
             @Schema(nullable = true) Long waitsFor,
+            Step.Lead lead,
+            @Schema(nullable = true) String leadWords,
             List<ChoiceView> choices) {}
 
     /** {@code fact} is ready to send once the values in {@code asks} are filled in. */
@@ -113,19 +117,20 @@ public record JobView(
             String stationWords,
             String because,
             @Schema(nullable = true) ChoiceView signOff) {
-        static HoldView of(Hold hold, Role role, JsonMapper json) {
+        static HoldView of(Hold hold, Fact held, Role role, JsonMapper json) {
             return new HoldView(
                     hold.id(),
                     hold.station(),
                     hold.station().words(),
                     hold.because(),
-                    hold.signOff()
+                    hold.signOff(held)
                             .map(choice -> ChoiceView.of(choice, role, json))
                             .orElse(null));
         }
     }
 
-    public record UndoView(long seq, String words) {}
+    /** @param mine whether the reader may; else it is for whoever recorded it, or a lead */
+    public record UndoView(long seq, String words, String who, boolean mine) {}
 
     public record EntryView(long seq, Instant at, String who, String words, boolean undone) {
         static EntryView of(Entry entry, FactWords words, boolean undone) {
@@ -133,11 +138,12 @@ public record JobView(
         }
     }
 
-    static JobView of(UUID id, Course course, Instant now, Role role, JsonMapper json) {
+    static JobView of(UUID id, long number, Course course, Instant now, SignedIn reader, JsonMapper json) {
+        Role role = reader.role();
         JobState state = course.state();
         DeviceProfile profile = course.profile();
         List<Step> steps = course.steps();
-        FactWords words = FactWords.of(profile, steps);
+        FactWords words = course.words(steps);
         Optional<Step> next = Course.next(steps);
         List<Entry> effective = JobState.effective(course.journal());
         List<EntryView> journal = new ArrayList<>(course.journal().stream()
@@ -146,6 +152,7 @@ public record JobView(
         Collections.reverse(journal);
         return new JobView(
                 id,
+                number,
                 state.seq(),
                 now,
                 profile.name(),
@@ -177,10 +184,14 @@ public record JobView(
                 state.sealedAt().isPresent()
                         ? List.of()
                         : SealStation.holdsBeforeSealing(profile, state).stream()
-                                .map(hold -> HoldView.of(hold, role, json))
+                                .map(hold -> HoldView.of(hold, new Fact.Sealed(), role, json))
                                 .toList(),
                 course.undoable()
-                        .map(entry -> new UndoView(entry.seq(), words.say(entry.fact())))
+                        .map(entry -> new UndoView(
+                                entry.seq(),
+                                words.say(entry.fact()),
+                                entry.who(),
+                                reader.role().mayTakeBack(entry, reader.name())))
                         .orElse(null),
                 journal);
     }
@@ -204,6 +215,8 @@ public record JobView(
                 step.optional(),
                 step.open(),
                 step.waitsFor(),
+                step.lead(),
+                step.lead().words(),
                 step.choices().stream()
                         .map(choice -> ChoiceView.of(choice, role, json))
                         .toList());

@@ -17,6 +17,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.http.Problem;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Entry;
@@ -24,6 +25,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.JobState.Timer;
+import ridgefall.core.job.PartsFact;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
@@ -48,6 +50,7 @@ public class Journal {
             Fact.NotWorthIt.class, "agreedBy",
             Fact.HandedOver.class, "to");
 
+    private static final String HELD = "held";
     private static final String KEPT_APART = "\u00a7kept-apart";
     public static final String ERASED = "(erased)";
 
@@ -68,15 +71,18 @@ public class Journal {
 
     /** What became of a command. */
     public sealed interface Outcome {
-        /** It is in the journal, now or since the first time it was sent. */
-        record Recorded(UUID jobId, long seq, Instant happenedAt) implements Outcome {}
+        /** It is in the journal, now or ({@code before}) since the first time it was sent. */
+        record Recorded(UUID jobId, long seq, Instant happenedAt, boolean before) implements Outcome {}
 
         /** Someone else was faster; these facts came in between. */
         record Conflict(List<Entry> since) implements Outcome {}
 
-        record Held(List<Hold> holds) implements Outcome {}
+        record Held(Fact fact, List<Hold> holds) implements Outcome {}
 
         record WrongRole(Role role) implements Outcome {}
+
+        /** Somebody else's fact, which only they or a lead may take back. */
+        record NotTheirs(String whose) implements Outcome {}
 
         record NoSuchJob() implements Outcome {}
     }
@@ -100,7 +106,7 @@ public class Journal {
                             :waiting, :needs, :mishaps, :grade, :unrepaired, :from, :opened, :touched, :by, :handed)
                         on conflict (id) do nothing"""), commandId, entry, course);
         if (added == 0) {
-            return repeated(commandId, commandId).orElseGet(Outcome.NoSuchJob::new);
+            return repeated(commandId, commandId, fact).orElseThrow(() -> Problem.commandUsedBefore(commandId));
         }
         insert(commandId, commandId, entry);
         if (contact != null && !contact.isBlank()) {
@@ -110,7 +116,7 @@ public class Journal {
                     .update();
         }
         notifyScreens(commandId, 1);
-        return new Outcome.Recorded(commandId, 1, entry.happenedAt());
+        return new Outcome.Recorded(commandId, 1, entry.happenedAt(), false);
     }
 
     /** Whether a job of this number was handed over. */
@@ -130,7 +136,7 @@ public class Journal {
         if (seq.isEmpty()) {
             return new Outcome.NoSuchJob();
         }
-        Optional<Outcome> before = repeated(jobId, command.commandId());
+        Optional<Outcome> before = repeated(jobId, command.commandId(), command.fact());
         if (before.isPresent()) {
             return before.get();
         }
@@ -143,11 +149,16 @@ public class Journal {
                     .filter(entry -> entry.seq() > command.expectedSeq())
                     .toList());
         }
+        Optional<Entry> notTheirs =
+                takenBack(journal, command.fact()).filter(entry -> !who.role().mayTakeBack(entry, who.name()));
+        if (notTheirs.isPresent()) {
+            return new Outcome.NotTheirs(notTheirs.get().who());
+        }
         Instant latest = journal.get(journal.size() - 1).happenedAt();
         Instant happenedAt = happenedAt(command.tappedAt(), latest);
         List<Hold> holds = plans.course(journal).at(happenedAt).holds(command.fact());
         if (!holds.isEmpty()) {
-            return new Outcome.Held(holds);
+            return new Outcome.Held(command.fact(), holds);
         }
         Entry entry = new Entry(seq.get() + 1, happenedAt, who.name(), who.role(), command.fact());
         journal.add(entry);
@@ -161,7 +172,7 @@ public class Journal {
                         where id = :id"""), jobId, entry, course);
         projectTimers(jobId, course.state());
         notifyScreens(jobId, entry.seq());
-        return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt());
+        return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
     }
 
     /**
@@ -179,19 +190,48 @@ public class Journal {
         if (seq.isEmpty()) {
             return new Outcome.NoSuchJob();
         }
-        if (repeated(jobId, commandId).isEmpty()) {
+        if (repeated(jobId, commandId, fact).isEmpty()) {
             first.run();
         }
         return append(jobId, new Command(commandId, seq.get(), null, fact), who);
     }
 
-    private Optional<Outcome> repeated(UUID jobId, UUID commandId) {
-        return jdbc.sql("select seq, happened_at from journal where command_id = :command and job_id = :job")
+    private static Optional<Entry> takenBack(List<Entry> journal, Fact fact) {
+        return fact instanceof Fact.Undone undo
+                ? journal.stream().filter(entry -> entry.seq() == undo.seq()).findFirst()
+                : Optional.empty();
+    }
+
+    /**
+     * What became of a command that was sent before.
+     *
+     * @throws Problem when its id stands for something else: another fact, or one of another job
+     */
+    private Optional<Outcome> repeated(UUID jobId, UUID commandId, Fact fact) {
+        return jdbc.sql("""
+                        select j.job_id, j.seq, j.happened_at, j.fact, o.words from journal j
+                        left join owner_words o on o.job_id = j.job_id and o.seq = j.seq
+                        where j.command_id = :command""")
                 .param("command", commandId)
-                .param("job", jobId)
-                .query((row, n) ->
-                        (Outcome) new Outcome.Recorded(jobId, row.getLong("seq"), instant(row, "happened_at")))
+                .query((row, n) -> {
+                    boolean same = jobId.equals(row.getObject("job_id", UUID.class))
+                            && sameWish(fact(row.getString("fact"), row.getString("words")), fact);
+                    if (!same) {
+                        throw Problem.commandUsedBefore(commandId);
+                    }
+                    return (Outcome) new Outcome.Recorded(jobId, row.getLong("seq"), instant(row, "happened_at"), true);
+                })
                 .optional();
+    }
+
+    /** Whether the same was asked for: what the app itself fills in may have changed since. */
+    private static boolean sameWish(Fact recorded, Fact given) {
+        if (recorded instanceof Fact.JobOpened r && given instanceof Fact.JobOpened g) {
+            return r.equals(new Fact.JobOpened(g.profileId(), r.profileVersion(), g.variantId(), g.owner(), g.fault()));
+        } else if (recorded instanceof PartsFact.PartReserved r && given instanceof PartsFact.PartReserved g) {
+            return r.stockId().equals(g.stockId());
+        }
+        return recorded.equals(given);
     }
 
     /** Taps keep their own time, but never run before the fact they follow nor ahead of this clock. */
@@ -206,18 +246,23 @@ public class Journal {
 
     private void insert(UUID jobId, UUID commandId, Entry entry) {
         ObjectNode fact = json.readValue(json.writerFor(Fact.class).writeValueAsString(entry.fact()), ObjectNode.class);
-        String personal = PERSONAL.get(entry.fact().getClass());
+        // A sign-off says whole the fact it is for.
+        boolean signOff = entry.fact() instanceof Fact.HoldOverridden;
+        ObjectNode naming = signOff ? (ObjectNode) fact.get(HELD) : fact;
+        String personal =
+                PERSONAL.get((signOff ? ((Fact.HoldOverridden) entry.fact()).held() : entry.fact()).getClass());
         if (personal != null) {
             jdbc.sql("insert into owner_words (job_id, seq, words) values (:job, :seq, :words)")
                     .param("job", jobId)
                     .param("seq", entry.seq())
-                    .param("words", fact.get(personal).asString())
+                    .param("words", naming.get(personal).asString())
                     .update();
-            fact.put(personal, KEPT_APART);
+            naming.put(personal, KEPT_APART);
         }
-        jdbc.sql("""
+        int added = jdbc.sql("""
                         insert into journal (job_id, seq, command_id, happened_at, who, role, fact)
-                        values (:job, :seq, :command, :happened, :who, :role, cast(:fact as jsonb))""")
+                        values (:job, :seq, :command, :happened, :who, :role, cast(:fact as jsonb))
+                        on conflict (command_id) do nothing""")
                 .param("job", jobId)
                 .param("seq", entry.seq())
                 .param("command", commandId)
@@ -226,6 +271,10 @@ public class Journal {
                 .param("role", entry.role().name())
                 .param("fact", json.writeValueAsString(fact))
                 .update();
+        if (added == 0) {
+            // Another job was given the same id in this very moment.
+            throw Problem.commandUsedBefore(commandId);
+        }
     }
 
     private int project(JdbcClient.StatementSpec statement, UUID jobId, Entry entry, Course course) {
@@ -323,9 +372,10 @@ public class Journal {
             return json.readValue(text, Fact.class);
         }
         ObjectNode tree = json.readValue(text, ObjectNode.class);
+        ObjectNode naming = tree.get(HELD) instanceof ObjectNode held ? held : tree;
         for (String field : PERSONAL.values()) {
-            if (tree.has(field) && KEPT_APART.equals(tree.get(field).asString())) {
-                tree.put(field, words == null ? ERASED : words);
+            if (naming.has(field) && KEPT_APART.equals(naming.get(field).asString())) {
+                naming.put(field, words == null ? ERASED : words);
             }
         }
         return json.treeToValue(tree, Fact.class);

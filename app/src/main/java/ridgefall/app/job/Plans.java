@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import ridgefall.app.shop.Shop;
 import ridgefall.app.tools.HeatSources;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
@@ -27,10 +28,12 @@ public class Plans implements Planning {
 
     private final DeviceBook book;
     private final HeatSources sources;
+    private final Shop shop;
 
-    Plans(DeviceBook book, HeatSources sources) {
+    Plans(DeviceBook book, HeatSources sources, Shop shop) {
         this.book = book;
         this.sources = sources;
+        this.shop = shop;
     }
 
     public Course course(List<Entry> journal) {
@@ -41,6 +44,11 @@ public class Plans implements Planning {
     @Override
     public List<HeatSource> sources() {
         return sources.all();
+    }
+
+    @Override
+    public String currency() {
+        return shop.settings().currency();
     }
 
     @Override

@@ -59,9 +59,10 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
 
     /**
      * @param known whether the book has a device of this id
+     * @param currency that the shop reckons in
      * @throws NotAllowed when it is no CSV, or no UTF-8, or too long
      */
-    static PriceList read(String text, Predicate<String> known) {
+    static PriceList read(String text, Predicate<String> known, String currency) {
         if (text.indexOf(REPLACEMENT) >= 0 || text.indexOf('\0') >= 0) {
             throw new NotAllowed("file", "not UTF-8 text", "a CSV file saved as UTF-8");
         }
@@ -86,7 +87,7 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
                 }
                 long number = record.getRecordNumber() + 1;
                 try {
-                    Line line = line(number, record, known);
+                    Line line = line(number, record, known, currency);
                     if (!seen.add(line.supplier() + "\n" + line.partNumber())) {
                         throw new NotAllowed("part_number", line.partNumber(), "a number that stands once in the file");
                     }
@@ -97,7 +98,10 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
                     }
                 }
             }
-        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+        } catch (NotAllowed e) {
+            throw e;
+        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+            // The reader of commas says "illegal argument" where a column has no name, or two the same.
             throw new NotAllowed("file", "not a CSV file", "one header line and one part a line");
         }
         if (lines.isEmpty() && mistakes.isEmpty()) {
@@ -121,7 +125,7 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
         }
     }
 
-    private static Line line(long number, CSVRecord record, Predicate<String> known) {
+    private static Line line(long number, CSVRecord record, Predicate<String> known, String currency) {
         if (!record.isConsistent()) {
             throw new NotAllowed("line", record.size() + " values", COLUMNS.size() + " values");
         }
@@ -143,9 +147,17 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
                         .map(word -> one("brings", word, Brings.class))
                         .distinct()
                         .toList(),
-                Money.of("price", decimal(record.get("price")), record.get("currency")),
+                price(record, currency),
                 whole(record.get("pieces")),
                 Allowed.optionalText("lot", record.get("lot"), 40));
+    }
+
+    private static Money price(CSVRecord record, String currency) {
+        Money price = Money.of("price", decimal(record.get("price")), record.get("currency"));
+        if (!price.currency().equals(currency)) {
+            throw new NotAllowed("currency", price.currency(), currency + ", which this shop reckons in");
+        }
+        return price;
     }
 
     private static <E extends Enum<E>> E one(String field, String word, Class<E> type) {

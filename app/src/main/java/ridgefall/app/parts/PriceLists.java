@@ -14,6 +14,7 @@ import ridgefall.app.http.Problem;
 import ridgefall.app.parts.PriceList.Line;
 import ridgefall.app.parts.PriceList.Mistake;
 import ridgefall.app.parts.Stock.Row;
+import ridgefall.app.shop.Shop;
 
 /** Price lists against the stock there is: first what would change, then all of it or nothing. */
 @Service
@@ -22,10 +23,12 @@ public class PriceLists {
 
     private final Stock stock;
     private final Book book;
+    private final Shop shop;
 
-    PriceLists(Stock stock, Book book) {
+    PriceLists(Stock stock, Book book, Shop shop) {
         this.stock = stock;
         this.book = book;
+        this.shop = shop;
     }
 
     enum Change {
@@ -47,13 +50,13 @@ public class PriceLists {
     record Changes(List<LineChange> lines, List<Mistake> mistakes, int added, int changed, int same) {}
 
     Changes preview(String csv) {
-        return changes(PriceList.read(csv, this::known));
+        return changes(PriceList.read(csv, this::known, shop.settings().currency()));
     }
 
     /** @throws Problem that names every mistake */
     @Transactional
     public Changes take(String csv) {
-        PriceList list = PriceList.read(csv, this::known);
+        PriceList list = PriceList.read(csv, this::known, shop.settings().currency());
         if (!list.mistakes().isEmpty()) {
             Mistake first = list.mistakes().get(0);
             throw Problem.of(

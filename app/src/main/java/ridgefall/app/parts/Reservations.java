@@ -8,6 +8,7 @@ import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.job.PartsFact;
+import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 /** Takes pieces off the shelf for jobs and puts them back: shelf and journal change together or not at all. */
@@ -24,11 +25,11 @@ public class Reservations {
     /** @throws NotAllowed when no such part is there or every piece is taken */
     @Transactional
     public Outcome take(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
-        Row row = stock.locked(stockId)
+        Row row = stock.locked(Allowed.present("stockId", stockId))
                 .orElseThrow(() -> new NotAllowed("stockId", stockId, "a part of this shop's stock"));
         Outcome outcome = journal.appendNow(
                 jobId,
-                commandId,
+                Allowed.present("commandId", commandId),
                 new PartsFact.PartReserved(row.id(), row.kind(), row.grade(), row.words(), row.brings()),
                 who,
                 () -> {
@@ -36,7 +37,7 @@ public class Reservations {
                         throw new NotAllowed("stockId", row.partNumber(), "a part with a free piece; this has none");
                     }
                 });
-        if (outcome instanceof Outcome.Recorded) {
+        if (outcome instanceof Outcome.Recorded recorded && !recorded.before()) {
             stock.reserve(jobId, stockId);
         }
         return outcome;
@@ -44,8 +45,9 @@ public class Reservations {
 
     @Transactional
     public Outcome putBack(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
+        Allowed.present("commandId", commandId);
         Outcome outcome = journal.appendNow(jobId, commandId, new PartsFact.PartReturned(stockId), who, () -> {});
-        if (outcome instanceof Outcome.Recorded) {
+        if (outcome instanceof Outcome.Recorded recorded && !recorded.before()) {
             stock.free(jobId, stockId);
         }
         return outcome;

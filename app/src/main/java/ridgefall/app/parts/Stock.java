@@ -110,8 +110,11 @@ public class Stock {
                 .list();
     }
 
-    public List<Offer> offers(String deviceId, String variantId) {
-        return fitting(deviceId, variantId).stream().map(Row::offer).toList();
+    public List<Offer> offers(String deviceId, String variantId, String currency) {
+        return fitting(deviceId, variantId).stream()
+                .filter(row -> row.currency().equals(currency))
+                .map(Row::offer)
+                .toList();
     }
 
     Optional<Row> byNumber(String supplier, String partNumber) {
