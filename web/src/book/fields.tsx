@@ -2,6 +2,9 @@ import { useState } from "react";
 import { Choose, Field } from "@/ui/Field";
 import { words } from "./document";
 
+/** As a person would write it: a number that was computed has no end of digits. */
+const plain = (value: number) => String(Number(value.toPrecision(6)));
+
 /** A length that may be empty; what is no number yet stays typed and changes nothing. */
 export function Millimetres({
   id,
@@ -21,15 +24,15 @@ export function Millimetres({
       label={label}
       suffix="mm"
       inputMode="decimal"
-      value={typed ?? (value === null ? "" : String(value))}
+      value={typed ?? (value === null ? "" : plain(value))}
       onBlur={() => setTyped(null)}
       onChange={(e) => {
         setTyped(e.target.value);
-        const plain = e.target.value.trim().replace(",", ".");
-        if (plain === "") {
+        const text = e.target.value.trim().replace(",", ".");
+        if (text === "") {
           onValue(null);
-        } else if (Number.isFinite(Number(plain))) {
-          onValue(Number(plain));
+        } else if (Number.isFinite(Number(text))) {
+          onValue(Number(text));
         }
       }}
     />
@@ -79,11 +82,11 @@ export function Amount({
       label={label}
       suffix={suffix}
       inputMode="decimal"
-      defaultValue={String(value)}
+      defaultValue={plain(value)}
       onChange={(e) => {
-        const plain = Number(e.target.value.trim().replace(",", "."));
-        if (e.target.value.trim() !== "" && Number.isFinite(plain)) {
-          onValue(plain);
+        const typed = Number(e.target.value.trim().replace(",", "."));
+        if (e.target.value.trim() !== "" && Number.isFinite(typed)) {
+          onValue(typed);
         }
       }}
     />

@@ -42,11 +42,17 @@ function Planned({
   onView,
   heat,
   best,
+  reasons,
+  onReasonsSeen,
 }: PanelProps & { heat: Heat; best: Plan }) {
   const { plans, guarded, rough, stillWarm, soaks } = heat;
   const units = useUnits();
   const [chosen, setChosen] = useState<Plan | null>(null);
   const [shown, setShown] = useState<"why" | "sources" | "log" | null>(null);
+  const close = () => {
+    setShown(null);
+    onReasonsSeen();
+  };
   const plan = chosen ?? best;
   const seconds = Math.max(10, Math.round(stillWarm ? plan.reheatSeconds : plan.soakSeconds));
   const start = () =>
@@ -118,7 +124,7 @@ function Planned({
       {!plan.feasible && (
         <span className="font-semibold text-alarm">does not soften the bond within the limits</span>
       )}
-      <WhyHeat plan={plan} units={units} open={shown === "why"} onClose={() => setShown(null)} />
+      <WhyHeat plan={plan} units={units} open={shown === "why" || reasons} onClose={close} />
       {shown === "log" && <SoakLog jobId={job.id} units={units} onClose={() => setShown(null)} />}
       {shown === "sources" && (
         <Sources

@@ -18,8 +18,28 @@ export function WhyHeat({
   onClose: () => void;
 }) {
   return (
-    <Modal title="Why this time?" open={open} onClose={onClose}>
+    <Modal
+      title={plan.feasible ? "Why this time?" : "Why not, and what else there is"}
+      open={open}
+      onClose={onClose}
+    >
       <div className="space-y-4">
+        {!plan.feasible && (
+          <section className="border-l-4 border-alarm pl-3">
+            <h3 className="text-lg font-semibold">No source here softens this bond within the limits</h3>
+            <ul className="list-disc pl-5">
+              {plan.because.map((reason) => (
+                <li key={reason}>{say(reason, units)}</li>
+              ))}
+            </ul>
+            <p className="mt-2">
+              What else there is: another source, or a recipe of your own to be judged (Sources and recipes);
+              a soak with a thermometer logged, after which this bench is known better; solvent at the working
+              edge once nothing is hot. The list on the right still offers the least bad soak: it keeps the
+              limits, but the pick will drag.
+            </p>
+          </section>
+        )}
         <p>
           {plan.howSure === "MEASURED_HERE"
             ? "Measured on this bench: a logged soak said what this source really does."
@@ -31,7 +51,7 @@ export function WhyHeat({
           {clockWords(Math.round(plan.soakSeconds))}. Once it has gone cold it goes back on for{" "}
           {clockWords(Math.round(plan.reheatSeconds))}. A thermometer on the frame beats all of this.
         </p>
-        {plan.influences.length > 0 && (
+        {plan.feasible && plan.influences.length > 0 && (
           <table className="w-full">
             <caption className="text-left font-semibold">What would change it most: bond ready at</caption>
             <thead>

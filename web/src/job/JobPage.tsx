@@ -18,10 +18,12 @@ import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
+import { largeAction } from "./largeAction";
 import { NextBar } from "./NextBar";
 import { OvertakenDialog } from "./OvertakenDialog";
 import { SignOff } from "./SignOff";
 import { StepList } from "./StepList";
+import { StopDialog } from "./StopDialog";
 import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
 
@@ -40,6 +42,9 @@ export interface PanelProps {
   signOff: (hold: Hold) => ReactNode;
   /** Asks for what a choice that belongs to no step still needs. */
   ask: (asked: Asked) => void;
+  /** The large action leads to why its step is not as planned; the panel shows it until it was seen. */
+  reasons: boolean;
+  onReasonsSeen: () => void;
 }
 
 export function JobPage() {
@@ -57,9 +62,14 @@ function Workspace({ jobId }: { jobId: string }) {
   const [pointed, setPointed] = useState<number | null>(null);
   const [view, setView] = useState<View>({ quarterTurns: 0, faceDown: false });
   const [help, setHelp] = useState(false);
+  const [asking, setAsking] = useState<string | null>(null);
+  const [opened, setOpened] = useState<"stop" | "reasons" | null>(null);
 
   const next = job?.steps.find((step) => step.open && !pending.has(step.id));
   const shown: Station = chosen ?? next?.station ?? job?.station ?? "PROVE";
+  const action = largeAction(next ?? null, shown, asking);
+  // What was opened closes by itself once another screen has changed what it was about.
+  const open = opened === action.kind ? opened : null;
 
   const tell: Record = async (fact, words, step) => {
     setRefusal(null);
@@ -70,6 +80,7 @@ function Workspace({ jobId }: { jobId: string }) {
     return fate;
   };
   const choose = (step: Step, choice: Choice) => {
+    setAsking(null);
     if (choice.asks.length > 0) {
       setAsked({ title: step.title, hint: step.hint, choice, step });
     } else {
@@ -90,8 +101,26 @@ function Workspace({ jobId }: { jobId: string }) {
         }}
       />
     );
+  const go = () => {
+    switch (action.kind) {
+      case "record":
+        choose(action.step, action.choice);
+        break;
+      case "back":
+        setChosen(null);
+        break;
+      case "again":
+        setAsking(action.step.id);
+        break;
+      case "stop":
+      case "reasons":
+        setOpened(action.kind);
+        break;
+      default:
+    }
+  };
   const undo = () => {
-    if (job?.undo) {
+    if (job?.undo?.mine) {
       void tell({ type: "Undone", seq: job.undo.seq }, `Take back: ${job.undo.words}`);
     }
   };
@@ -102,8 +131,9 @@ function Workspace({ jobId }: { jobId: string }) {
     );
 
   useKeys({
-    enabled: asked === null && !help,
-    next: next ?? null,
+    enabled: asked === null && !help && open === null,
+    action,
+    go,
     choose,
     undo,
     mishap,
@@ -139,6 +169,8 @@ function Workspace({ jobId }: { jobId: string }) {
     onView: setView,
     signOff,
     ask: setAsked,
+    reasons: open === "reasons",
+    onReasonsSeen: () => setOpened(null),
   };
 
   return (
@@ -146,7 +178,7 @@ function Workspace({ jobId }: { jobId: string }) {
       <Stations job={job} shown={shown} onShow={(station) => setChosen(station)} />
       <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_min(29rem,38.5vw)]">
         <h1 className="sr-only">
-          {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
+          Job {job.number}, {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
         </h1>
         <section className="flex min-h-0 min-w-0 flex-col px-5 pt-3 pb-3" aria-label="Station">
           <StationPanel station={shown} {...panel} />
@@ -174,9 +206,10 @@ function Workspace({ jobId }: { jobId: string }) {
       </main>
       <NextBar
         job={job}
-        next={next ?? null}
+        action={action}
         pendingCount={pending.size}
         units={units}
+        onGo={go}
         onChoose={choose}
         onUndo={undo}
         onMishap={mishap}
@@ -185,6 +218,7 @@ function Workspace({ jobId }: { jobId: string }) {
       <AskDialog asked={asked} units={units} record={record} onClose={() => setAsked(null)} />
       <OvertakenDialog jobId={jobId} seq={job.seq} units={units} />
       <HelpDialog open={help} onClose={() => setHelp(false)} />
+      <StopDialog step={open === "stop" ? (next ?? null) : null} onClose={() => setOpened(null)} />
     </>
   );
 }
@@ -219,7 +253,10 @@ function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s
         title={`${job.device}: ${job.fault}`}
       >
         <span className="line-clamp-2 text-sm">
-          <b className="block">{job.device}</b> {job.owner}
+          <b className="block">
+            <span className="digits">{job.number}</span> · {job.device}
+          </b>{" "}
+          {job.owner}
         </span>
       </Link>
       {job.stations.map((station) => {

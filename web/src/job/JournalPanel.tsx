@@ -18,7 +18,7 @@ export function JournalPanel({ job }: { job: Job }) {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <p className="mb-3 text-xl">
-        <b>{job.device}</b> of {job.owner}: {job.fault}
+        Job <span className="digits">{job.number}</span>, <b>{job.device}</b> of {job.owner}: {job.fault}
       </p>
       <h2 className="mb-1 text-lg font-semibold text-quiet">Journal</h2>
       <ScrollRegion label="Journal">

@@ -1,6 +1,7 @@
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
+import { largeAction } from "./largeAction";
 import { NextBar } from "./NextBar";
 import type { Choice, Job, Step } from "./useJob";
 
@@ -27,7 +28,8 @@ function step(choices: Choice[], values: Partial<Step> = {}): Step {
     optional: false,
     choices,
     waitsFor: null,
-    holds: [],
+    lead: "RECORD",
+    leadWords: null,
     ...values,
   } as unknown as Step;
 }
@@ -37,17 +39,28 @@ const JOB = {
   closed: false,
   atRisk: false,
   undo: null,
+  stations: [
+    { id: "HEAT", words: "Heat" },
+    { id: "SEAL", words: "Seal" },
+  ],
   timers: [{ seq: 20, kind: "SOAK", words: "Soaking", startedAt: NOON, seconds: 240 }],
 } as unknown as Job;
 
-function show(next: Step | null, job: Partial<Job> = {}, elapsedS = 0, pendingCount = 0) {
+function show(
+  next: Step | null,
+  job: Partial<Job> = {},
+  elapsedS = 0,
+  pendingCount = 0,
+  shown: Step["station"] = "HEAT",
+  asking: string | null = null,
+) {
   clock.nowS = Date.parse(NOON) / 1000 + elapsedS;
-  const taps = { onChoose: vi.fn(), onUndo: vi.fn(), onMishap: vi.fn(), onHelp: vi.fn() };
+  const taps = { onGo: vi.fn(), onChoose: vi.fn(), onUndo: vi.fn(), onMishap: vi.fn(), onHelp: vi.fn() };
   render(
     <MemoryRouter>
       <NextBar
         job={{ ...JOB, ...job }}
-        next={next}
+        action={largeAction(next, shown, asking)}
         pendingCount={pendingCount}
         units={{ temperature: "F", length: "mm" }}
         {...taps}
@@ -59,11 +72,9 @@ function show(next: Step | null, job: Partial<Job> = {}, elapsedS = 0, pendingCo
 
 describe("the next action", () => {
   it("is the first choice, in the reader's units", async () => {
-    const lay = choice("Plate 1 at {C:80}: lay it on");
-    const next = step([lay]);
-    const { onChoose } = show(next);
+    const { onGo } = show(step([choice("Plate 1 at {C:80}: lay it on")]));
     await userEvent.click(screen.getByRole("button", { name: /176 °F: lay it on/ }));
-    expect(onChoose).toHaveBeenCalledWith(next, lay);
+    expect(onGo).toHaveBeenCalledTimes(1);
   });
 
   it("waits while its timer runs, and can be ended early", async () => {
@@ -113,6 +124,52 @@ describe("the next action", () => {
   });
 });
 
+describe("after a bad answer", () => {
+  const failed = step([choice("Works"), choice("Fails"), choice("Can't test")], {
+    title: "Touch everywhere",
+    answer: "Fails",
+    problem: true,
+    lead: "ASK_AGAIN",
+    leadWords: "Check again",
+  });
+
+  it("the question is put again before anything can be recorded", async () => {
+    const { onGo, onChoose } = show(failed);
+    expect(screen.queryByRole("button", { name: /Works|Can't test/ })).not.toBeInTheDocument();
+    await userEvent.click(screen.getByRole("button", { name: /Touch everywhere: Fails.*Check again/ }));
+    expect(onGo).toHaveBeenCalledTimes(1);
+    expect(onChoose).not.toHaveBeenCalled();
+  });
+
+  it("then no answer is larger than the other", async () => {
+    const { onChoose } = show(failed, {}, 0, 0, "HEAT", failed.id);
+    expect(screen.getAllByRole("button", { name: /Works|Fails|Can't test/ })).toHaveLength(3);
+    await userEvent.click(screen.getByRole("button", { name: /Fails/ }));
+    expect(onChoose).toHaveBeenCalledWith(failed, failed.choices[1]);
+  });
+
+  it("a swollen battery leads to the stop and offers no other answer", () => {
+    show(
+      step([choice("Sound"), choice("Swollen")], {
+        answer: "swollen: stop",
+        lead: "STOP",
+        leadWords: "Stop: what to do now",
+      }),
+    );
+    expect(screen.getByRole("button", { name: /Stop: what to do now/ })).toBeInTheDocument();
+    expect(screen.queryByRole("button", { name: /Sound/ })).not.toBeInTheDocument();
+  });
+});
+
+describe("at another station", () => {
+  it("the large action leads back to the due one", async () => {
+    const { onGo } = show(step([choice("Off the source"), choice("Longer")]), {}, 0, 0, "SEAL");
+    expect(screen.queryByRole("button", { name: /Off the source|Longer/ })).not.toBeInTheDocument();
+    await userEvent.click(screen.getByRole("button", { name: /Due at Heat: Soaking.*Back to Heat/ }));
+    expect(onGo).toHaveBeenCalledTimes(1);
+  });
+});
+
 describe("beside the next action", () => {
   it("a slip and a new crack are a tap away only where they can happen", async () => {
     show(step([choice("Works")]));
@@ -126,8 +183,13 @@ describe("beside the next action", () => {
     show(step([choice("Works")]));
     expect(screen.getByRole("button", { name: /Take back/ })).toBeDisabled();
     show(step([choice("Works")]), {
-      undo: { seq: 3, words: "Wedge in at {mm:40}" } as unknown as Job["undo"],
+      undo: { seq: 3, words: "Wedge in at {mm:40}", who: "Ansa", mine: true },
     });
     expect(screen.getAllByRole("button", { name: /Take back.*Wedge in at 40/ })[0]).toBeEnabled();
+  });
+
+  it("what somebody else recorded is theirs to take back", () => {
+    show(step([choice("Works")]), { undo: { seq: 3, words: "Isolated", who: "Ansa", mine: false } });
+    expect(screen.getByRole("button", { name: /Take back.*for Ansa or a lead/ })).toBeDisabled();
   });
 });

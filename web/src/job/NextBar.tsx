@@ -2,6 +2,7 @@ import { RotateCcw } from "lucide-react";
 import { Link } from "react-router";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { say, type Units } from "@/units/units";
+import type { LargeAction } from "./largeAction";
 import type { Choice, Job, Step } from "./useJob";
 
 const SIDE =
@@ -10,18 +11,21 @@ const SIDE =
 /** The one thing to do now, as large as a hand; everything else small beside it. */
 export function NextBar({
   job,
-  next,
+  action,
   pendingCount,
   units,
+  onGo,
   onChoose,
   onUndo,
   onMishap,
   onHelp,
 }: {
   job: Job;
-  next: Step | null;
+  action: LargeAction;
   pendingCount: number;
   units: Units;
+  /** Does what the large action says. */
+  onGo: () => void;
   onChoose: (step: Step, choice: Choice) => void;
   onUndo: () => void;
   onMishap: (kind: string) => void;
@@ -32,19 +36,24 @@ export function NextBar({
       <button
         type="button"
         className="flex w-28 lg:w-36 flex-col justify-center gap-1 px-4 text-left leading-tight disabled:opacity-40"
-        disabled={!job.undo}
+        disabled={!job.undo?.mine}
         onClick={onUndo}
       >
         <span className="flex items-center gap-2">
           <RotateCcw aria-hidden size={20} /> Take back <Key>u</Key>
         </span>
-        <span className="line-clamp-2 text-sm text-deep-quiet">{job.undo && say(job.undo.words, units)}</span>
+        <span className="line-clamp-2 text-sm text-deep-quiet">
+          {job.undo && (job.undo.mine ? say(job.undo.words, units) : `for ${job.undo.who} or a lead`)}
+        </span>
       </button>
-      {next ? (
-        <NextAction job={job} next={next} units={units} onChoose={onChoose} />
-      ) : (
-        <Done job={job} waiting={pendingCount > 0} />
-      )}
+      <Large
+        job={job}
+        action={action}
+        waiting={pendingCount > 0}
+        units={units}
+        onGo={onGo}
+        onChoose={onChoose}
+      />
       {job.atRisk && (
         <>
           <button type="button" className={SIDE} onClick={() => onMishap("SLIP")}>
@@ -69,6 +78,119 @@ export function NextBar({
   );
 }
 
+function Large({
+  job,
+  action,
+  waiting,
+  units,
+  onGo,
+  onChoose,
+}: {
+  job: Job;
+  action: LargeAction;
+  waiting: boolean;
+  units: Units;
+  onGo: () => void;
+  onChoose: (step: Step, choice: Choice) => void;
+}) {
+  const { step } = action;
+  if (!step) {
+    return <Done job={job} waiting={waiting} />;
+  }
+  const title = say(step.title, units);
+  const found = step.answer ? `${title}${title.endsWith("?") ? "" : ":"} ${say(step.answer, units)}` : title;
+  switch (action.kind) {
+    case "record":
+      return (
+        <Taking job={job} step={step} choice={action.choice} units={units} onGo={onGo} onChoose={onChoose} />
+      );
+    case "back":
+      return (
+        <Lamp
+          step={step}
+          above={`Due at ${job.stations.find((s) => s.id === step.station)?.words}: ${title}`}
+          words={`Back to ${job.stations.find((s) => s.id === step.station)?.words}`}
+          onGo={onGo}
+        />
+      );
+    case "answers":
+      return <Answers step={step} units={units} onChoose={onChoose} />;
+    case "again":
+    case "stop":
+      return <Lamp step={step} above={found} words={action.words} onGo={onGo} />;
+    case "reasons":
+      return <Lamp step={step} above={`${title}: ${step.hint}`} words={action.words} onGo={onGo} />;
+    default:
+      return (
+        <p className="grid flex-1 place-content-center px-6 text-center text-xl">
+          Next: {title}. This is for the bench, not for your role.
+        </p>
+      );
+  }
+}
+
+/** The large action itself: what it is about, and what the hand does. */
+function Lamp({
+  step,
+  above,
+  words,
+  below,
+  onGo,
+}: {
+  step: Step;
+  above: string;
+  words: string;
+  below?: string | undefined;
+  onGo: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      data-next={step.id}
+      className="min-w-0 flex-1 bg-lamp px-6 text-left text-on-lamp"
+      onClick={onGo}
+    >
+      <span className="flex items-center gap-2">
+        <span className="line-clamp-2">{above}</span> <Key>space</Key>
+      </span>
+      <span className="block truncate text-3xl leading-tight font-bold lg:text-4xl">{words}</span>
+      {below && <span className="line-clamp-2 text-[0.95rem] leading-tight">{below}</span>}
+    </button>
+  );
+}
+
+/** The same question once more: no answer is larger than the other. */
+function Answers({
+  step,
+  units,
+  onChoose,
+}: {
+  step: Step;
+  units: Units;
+  onChoose: (step: Step, choice: Choice) => void;
+}) {
+  return (
+    <>
+      <p
+        className="flex min-w-0 flex-1 flex-col justify-center border-4 border-lamp px-4 leading-tight"
+        data-next={step.id}
+      >
+        <span className="line-clamp-3 text-xl font-bold lg:text-2xl">{say(step.title, units)}: and now?</span>
+        <span className="line-clamp-1 text-deep-quiet">Before: {say(step.answer ?? "", units)}</span>
+      </p>
+      {step.choices.map(
+        (choice, i) =>
+          choice.mine && (
+            <button key={choice.label} type="button" className={SIDE} onClick={() => onChoose(step, choice)}>
+              <span>{say(choice.label, units)}</span>
+              <Key>{i + 1}</Key>
+            </button>
+          ),
+      )}
+    </>
+  );
+}
+
 function Done({ job, waiting }: { job: Job; waiting: boolean }) {
   if (waiting || !job.closed) {
     return <p className="grid flex-1 place-content-center text-2xl">Kept until the line is back</p>;
@@ -83,32 +205,27 @@ function Done({ job, waiting }: { job: Job; waiting: boolean }) {
   );
 }
 
-function NextAction({
+function Taking({
   job,
-  next,
+  step,
+  choice,
   units,
+  onGo,
   onChoose,
 }: {
   job: Job;
-  next: Step;
+  step: Step;
+  choice: Choice;
   units: Units;
+  onGo: () => void;
   onChoose: (step: Step, choice: Choice) => void;
 }) {
   const now = useServerSeconds();
-  const timer = job.timers.find((t) => t.seq === next.waitsFor);
+  const timer = job.timers.find((t) => t.seq === step.waitsFor);
   const left = timer ? secondsLeft(timer.startedAt, timer.seconds, now) : 0;
-  const [first, ...others] = next.choices;
-  if (!first) {
-    return null;
-  }
-  if (!first.mine) {
-    return (
-      <p className="grid flex-1 place-content-center px-6 text-center text-xl">
-        Next: {say(next.title, units)}. This is for the bench, not for your role.
-      </p>
-    );
-  }
   const waiting = timer !== undefined && left > 0;
+  const title = say(step.title, units);
+  const hint = step.hint === null ? undefined : say(step.hint, units);
   return (
     <>
       {waiting ? (
@@ -118,42 +235,32 @@ function NextAction({
         >
           <span className="digits text-5xl font-bold lg:text-7xl">{clockWords(left)}</span>
           <span className="text-xl leading-tight lg:text-2xl">
-            {say(next.title, units)}
-            {next.hint && (
-              <small className="hidden text-base text-deep-quiet lg:block">{say(next.hint, units)}</small>
-            )}
+            {title}
+            {hint && <small className="hidden text-base text-deep-quiet lg:block">{hint}</small>}
           </span>
         </div>
       ) : (
-        <button
-          type="button"
-          data-next={next.id}
-          className="min-w-0 flex-1 bg-lamp px-6 text-left text-on-lamp"
-          onClick={() => onChoose(next, first)}
-        >
-          <span className="flex items-center gap-2">
-            {timer ? `${say(next.title, units)}: time is up` : say(next.title, units)} <Key>space</Key>
-          </span>
-          <span className="block truncate text-3xl leading-tight font-bold lg:text-4xl">
-            {say(first.label, units)}
-          </span>
-          {next.hint && (
-            <span className="line-clamp-2 text-[0.95rem] leading-tight">{say(next.hint, units)}</span>
-          )}
-        </button>
+        <Lamp
+          step={step}
+          above={timer ? `${title}: time is up` : title}
+          words={say(choice.label, units)}
+          below={hint}
+          onGo={onGo}
+        />
       )}
       {waiting && (
-        <button type="button" className={SIDE} onClick={() => onChoose(next, first)}>
-          <span>{say(first.label, units)} already</span>
+        <button type="button" className={SIDE} onClick={() => onChoose(step, choice)}>
+          <span>{say(choice.label, units)} already</span>
           <Key>1</Key>
         </button>
       )}
-      {others
-        .filter((choice) => choice.mine)
+      {step.choices
+        .slice(1)
+        .filter((other) => other.mine)
         .slice(0, 2)
-        .map((choice, i) => (
-          <button key={choice.label} type="button" className={SIDE} onClick={() => onChoose(next, choice)}>
-            <span>{say(choice.label, units)}</span>
+        .map((other, i) => (
+          <button key={other.label} type="button" className={SIDE} onClick={() => onChoose(step, other)}>
+            <span>{say(other.label, units)}</span>
             <Key>{i + 2}</Key>
           </button>
         ))}

@@ -1,11 +1,14 @@
 import { fireEvent, renderHook } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { learnServerTime } from "@/time/clock";
+import { largeAction } from "./largeAction";
 import type { Step } from "./useJob";
 import { useKeys } from "./useKeys";
 
 const step = {
   id: "intake.front",
+  station: "INTAKE",
+  lead: "RECORD",
   choices: [
     { label: "Cracked", mine: true },
     { label: "Whole", mine: true },
@@ -17,7 +20,8 @@ const step = {
 function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
   const on = {
     enabled: true,
-    next: step,
+    action: largeAction(step, "INTAKE", null),
+    go: vi.fn(),
     choose: vi.fn(),
     undo: vi.fn(),
     mishap: vi.fn(),
@@ -39,7 +43,7 @@ describe("keys of the workspace", () => {
   it("space is the next action, figures are its answers", () => {
     const on = keys();
     press(" ");
-    expect(on.choose).toHaveBeenLastCalledWith(step, step.choices[0]);
+    expect(on.go).toHaveBeenCalledTimes(1);
     vi.advanceTimersByTime(300);
     press("2");
     expect(on.choose).toHaveBeenLastCalledWith(step, step.choices[1]);
@@ -50,7 +54,25 @@ describe("keys of the workspace", () => {
     press(" ");
     vi.advanceTimersByTime(100);
     press(" ");
-    expect(on.choose).toHaveBeenCalledTimes(1);
+    expect(on.go).toHaveBeenCalledTimes(1);
+  });
+
+  it("leads back from another station, where no figure answers what is not in sight", () => {
+    const on = keys({ action: largeAction(step, "SEAL", null) });
+    press("2");
+    expect(on.choose).not.toHaveBeenCalled();
+    press(" ");
+    expect(on.go).toHaveBeenCalledTimes(1);
+  });
+
+  it("gives figures no answer after a bad one until the question is put again", () => {
+    const failed = { ...step, lead: "ASK_AGAIN", leadWords: "Check again" } as Step;
+    const on = keys({ action: largeAction(failed, "INTAKE", null) });
+    press("1");
+    expect(on.choose).not.toHaveBeenCalled();
+    const again = keys({ action: largeAction(failed, "INTAKE", failed.id) });
+    press("1");
+    expect(again.choose).toHaveBeenCalledWith(failed, failed.choices[0]);
   });
 
   it("does not tap what is not the reader's", () => {
@@ -63,9 +85,9 @@ describe("keys of the workspace", () => {
     learnServerTime("2026-03-02T08:00:00Z", Date.now());
     const waiting = { ...step, waitsFor: 4 };
     const timer = { seq: 4, kind: "SOAK", words: "", startedAt: "2026-03-02T07:59:00Z", seconds: 120 };
-    const on = keys({ next: waiting, timers: [timer] as never });
+    const on = keys({ action: largeAction(waiting, "INTAKE", null), timers: [timer] as never });
     press(" ");
-    expect(on.choose).not.toHaveBeenCalled();
+    expect(on.go).not.toHaveBeenCalled();
     press("1");
     expect(on.choose).toHaveBeenCalledTimes(1);
   });
@@ -75,11 +97,11 @@ describe("keys of the workspace", () => {
     const button = document.body.appendChild(document.createElement("button"));
     fireEvent.pointerDown(button);
     press(" ", button);
-    expect(on.choose).toHaveBeenCalledTimes(1);
+    expect(on.go).toHaveBeenCalledTimes(1);
     vi.advanceTimersByTime(300);
     press("Tab", button);
     press(" ", button);
-    expect(on.choose).toHaveBeenCalledTimes(1);
+    expect(on.go).toHaveBeenCalledTimes(1);
     button.remove();
   });
 

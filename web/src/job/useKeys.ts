@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 import { useNavigate } from "react-router";
 import { setMuted, useMuted } from "@/sound/sound";
 import { secondsLeft, serverNow } from "@/time/clock";
+import type { LargeAction } from "./largeAction";
 import type { Choice, Job, Step } from "./useJob";
 
 /** A foot on the pedal bounces. */
@@ -16,7 +17,9 @@ function waits(step: Step, timers: Job["timers"], nowS: number): boolean {
 /** The keyboard path through a job: what a pedal, a gloved knuckle or a fast typist uses. */
 export function useKeys(on: {
   enabled: boolean;
-  next: Step | null;
+  action: LargeAction;
+  /** Does what the large action says. */
+  go: () => void;
   choose: (step: Step, choice: Choice) => void;
   undo: () => void;
   mishap: (kind: string) => void;
@@ -48,17 +51,25 @@ export function useKeys(on: {
       if ((event.key === " " || event.key === "Enter") && onButton) {
         return;
       }
-      const choiceAt = (n: number) => {
-        const choice = now.next?.choices[n];
-        if (now.next && choice?.mine && Date.now() - lastTap.current > BOUNCE_MS) {
+      const once = (tap: () => void) => {
+        if (Date.now() - lastTap.current > BOUNCE_MS) {
           lastTap.current = Date.now();
-          now.choose(now.next, choice);
+          tap();
+        }
+      };
+      // Figures answer only what is in sight as a question.
+      const choiceAt = (n: number) => {
+        const { kind, step } = now.action;
+        const choice = step?.choices[n];
+        if ((kind === "record" || kind === "answers") && choice?.mine) {
+          once(() => now.choose(now.action.step as Step, choice));
         }
       };
       const act: { [key: string]: () => void } = {
         " ": () => {
-          if (now.next && !waits(now.next, now.timers, serverNow() / 1000)) {
-            choiceAt(0);
+          const { action } = now;
+          if (action.kind !== "record" || !waits(action.step, now.timers, serverNow() / 1000)) {
+            once(now.go);
           }
         },
         u: now.undo,

@@ -94,6 +94,12 @@ export function RecordPage() {
             <Facts title="Measured" lines={record.measured} units={units} />
             <List title="Kept" items={record.kept} />
             <List title="Lost" items={record.lost} none="nothing" />
+            {record.signedOff.length > 0 && (
+              <List
+                title="Sign-offs"
+                items={record.signedOff.map((line) => `${say(line.words, units)} (${line.who})`)}
+              />
+            )}
             <List title="Adhesive" items={[record.adhesive]} />
           </div>
         </div>

@@ -36,6 +36,8 @@ class RolesTest {
         lead.awaitNoText("Stylus draws straight: Fails");
         bench.awaitNoText("Stylus draws straight: Fails");
         bench.skipTo("prove.hand-over");
+        bench.awaitText("Back to Prove");
+        bench.goOn();
         bench.goOn();
         bench.goOn();
         bench.awaitText("Handed over. Open the record");

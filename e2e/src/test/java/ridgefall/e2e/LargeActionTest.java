@@ -1,0 +1,73 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** Where the one large action must not record: after a bad answer, at a stop, away from its station, against the plan. */
+@ExtendWith(RunningProduct.class)
+class LargeActionTest {
+
+    private static long recorded(Browser bench) {
+        String job = (String) bench.send("/api" + bench.path(), null).get("body");
+        return Long.parseLong(job.replaceAll("(?s).*?\"seq\":(\\d+).*", "$1"));
+    }
+
+    @Test
+    void afterFailsTheQuestionIsPutAgainAndAwayFromItsStationItLeadsBack(Visit visit) {
+        Browser bench =
+                visit.browser().signIn().takeIn("Failing hut", "cracked").skipTo("open.touch");
+        bench.tap("2");
+        bench.awaitText("Check again");
+        long before = recorded(bench);
+        bench.tap("1");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Touch everywhere: and now?");
+        bench.tap(Keys.SPACE);
+        assertThat(recorded(bench))
+                .as("neither figure nor space recorded anything")
+                .isEqualTo(before);
+        bench.station("Seal");
+        bench.awaitText("Back to Test");
+        bench.tap("1");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Touch everywhere: and now?");
+        assertThat(recorded(bench)).isEqualTo(before);
+        bench.tap("1");
+        bench.awaitStep("open.stylus");
+        assertThat(recorded(bench)).isEqualTo(before + 1);
+    }
+
+    @Test
+    void aSwollenBatteryLeadsToTheStopAndNowhereElse(Visit visit) {
+        Browser bench = visit.browser()
+                .signIn()
+                .takeIn("Swollen hut", "lifts by itself")
+                .skipTo("intake.battery");
+        bench.tap("2");
+        bench.awaitText("Stop: what to do now");
+        long before = recorded(bench);
+        bench.tap("1");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Nothing goes on with this device.");
+        assertThat(bench.text()).contains("No heat, no charger, no pressing, no prying");
+        bench.press(Keys.ESCAPE);
+        bench.awaitNoText("Nothing goes on with this device.");
+        assertThat(recorded(bench)).isEqualTo(before);
+    }
+
+    @Test
+    void aPlanThatItsOwnWordsRefuseLeadsToTheReasons(Visit visit) {
+        Browser bench = visit.browser().signIn().takeIn("Satchel 7", "Cold hut", "shattered");
+        bench.tap("2");
+        bench.skipTo("heat.soak");
+        bench.awaitText("See why not");
+        long before = recorded(bench);
+        bench.tap(Keys.SPACE);
+        bench.awaitText("No source here softens this bond within the limits");
+        assertThat(recorded(bench)).isEqualTo(before);
+    }
+}

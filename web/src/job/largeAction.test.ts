@@ -1,0 +1,50 @@
+import { largeAction } from "./largeAction";
+import type { Step } from "./useJob";
+
+function step(values: Partial<Step> = {}): Step {
+  return {
+    id: "open.touch",
+    station: "TEST",
+    lead: "RECORD",
+    leadWords: null,
+    choices: [
+      { label: "Works", mine: true },
+      { label: "Fails", mine: true },
+    ],
+    ...values,
+  } as unknown as Step;
+}
+
+describe("the large action", () => {
+  it("takes the first choice of the due step where its picture is in sight", () => {
+    const due = step();
+    expect(largeAction(due, "TEST", null)).toEqual({ kind: "record", step: due, choice: due.choices[0] });
+  });
+
+  it("goes back to the due station first, whatever the step is like", () => {
+    for (const lead of ["RECORD", "ASK_AGAIN", "HAS_COME", "STOP", "REASONS"] as const) {
+      expect(largeAction(step({ lead }), "SEAL", "open.touch").kind).toBe("back");
+    }
+  });
+
+  it("puts the question again after a bad answer, and then favours no answer", () => {
+    const failed = step({ lead: "ASK_AGAIN", leadWords: "Check again" });
+    expect(largeAction(failed, "TEST", null)).toEqual({ kind: "again", step: failed, words: "Check again" });
+    expect(largeAction(failed, "TEST", "open.touch").kind).toBe("answers");
+    expect(largeAction(failed, "TEST", "another step").kind).toBe("again");
+  });
+
+  it("leads to the stop and to the reasons, also when asked twice", () => {
+    expect(largeAction(step({ lead: "STOP", leadWords: "Stop" }), "TEST", "open.touch").kind).toBe("stop");
+    expect(largeAction(step({ lead: "REASONS", leadWords: "Why" }), "TEST", "open.touch").kind).toBe(
+      "reasons",
+    );
+  });
+
+  it("is nothing where the step is not this role's, or none is left", () => {
+    expect(
+      largeAction(step({ choices: [{ label: "Works", mine: false }] as Step["choices"] }), "TEST", null).kind,
+    ).toBe("none");
+    expect(largeAction(null, "PROVE", null)).toEqual({ kind: "none", step: null });
+  });
+});

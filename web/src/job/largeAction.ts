@@ -1,0 +1,41 @@
+import type { Choice, Station, Step } from "./useJob";
+
+/** What the large action, the space bar and the pedal do now. Only the first records something. */
+export type LargeAction =
+  | { kind: "record"; step: Step; choice: Choice }
+  /** The due step is another station's: its picture is not in sight. */
+  | { kind: "back"; step: Step }
+  /** A bad answer was given: the question is put again. */
+  | { kind: "again"; step: Step; words: string }
+  /** The question stands there again, every answer as near as the other: no large action. */
+  | { kind: "answers"; step: Step }
+  | { kind: "stop"; step: Step; words: string }
+  | { kind: "reasons"; step: Step; words: string }
+  /** Nothing to do, or not for this role. */
+  | { kind: "none"; step: Step | null };
+
+/**
+ * @param shown the station whose picture is in sight
+ * @param asking the step whose question was put again
+ */
+export function largeAction(next: Step | null, shown: Station, asking: string | null): LargeAction {
+  const first = next?.choices[0];
+  if (!next || !first?.mine) {
+    return { kind: "none", step: next };
+  }
+  if (next.station !== shown) {
+    return { kind: "back", step: next };
+  }
+  const words = next.leadWords ?? first.label;
+  switch (next.lead) {
+    case "STOP":
+      return { kind: "stop", step: next, words };
+    case "REASONS":
+      return { kind: "reasons", step: next, words };
+    case "ASK_AGAIN":
+    case "HAS_COME":
+      return asking === next.id ? { kind: "answers", step: next } : { kind: "again", step: next, words };
+    default:
+      return { kind: "record", step: next, choice: first };
+  }
+}
