@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Route, Routes } from "react-router";
-import { keys } from "@/api/keys";
+import { news } from "@/live/news";
 import { BenchPage } from "@/bench/BenchPage";
 import { BookPage } from "@/book/BookPage";
 import { DevicePage } from "@/book/DevicePage";
@@ -35,9 +35,12 @@ function SignedIn() {
   const client = useQueryClient();
   useLiveEvents(client);
   useEffect(() => {
-    outbox.onRecorded = (jobId) => {
-      void client.invalidateQueries({ queryKey: keys.job(jobId) });
-      void client.invalidateQueries({ queryKey: keys.bench });
+    outbox.onRecorded = (jobId, seq) => {
+      if (seq === null) {
+        news.lookAgain(client, jobId);
+      } else {
+        news.changed(client, jobId, seq);
+      }
     };
     void outbox.flush();
   }, [client]);

@@ -1,6 +1,6 @@
 import { type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
-import { keys } from "@/api/keys";
+import { news } from "./news";
 import { outbox } from "./outbox";
 
 /** Longer than two beats of the server: the line is taken for dead. */
@@ -72,9 +72,9 @@ export function useLiveEvents(client: QueryClient): void {
       });
       source.addEventListener("changed", (event: MessageEvent<string>) => {
         heard();
-        const { jobId } = JSON.parse(event.data) as { jobId: string };
-        void client.invalidateQueries({ queryKey: keys.job(jobId) });
-        void client.invalidateQueries({ queryKey: keys.bench });
+        for (const { jobId, seq } of JSON.parse(event.data) as { jobId: string; seq: number }[]) {
+          news.changed(client, jobId, seq);
+        }
       });
       source.onerror = lost;
     }

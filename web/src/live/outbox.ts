@@ -48,7 +48,8 @@ export class Outbox {
   private askedAgain = false;
   private readonly send: Send;
   private readonly storage: Storage;
-  onRecorded: (jobId: string) => void = () => undefined;
+  /** Told with the number of the fact, or null where none was recorded. */
+  onRecorded: (jobId: string, seq: number | null) => void = () => undefined;
 
   constructor(send: Send, storage: Storage) {
     this.send = send;
@@ -126,7 +127,7 @@ export class Outbox {
       const recorded = [...this.state.recorded, { jobId: tap.jobId, stepId: tap.stepId, seq }].slice(-KEPT);
       this.remove(tap, { recorded, stuck: false, signedOut: false });
       this.settle(tap, { kind: "recorded", seq });
-      this.onRecorded(tap.jobId);
+      this.onRecorded(tap.jobId, seq);
       return true;
     } catch (error) {
       if (!(error instanceof ProblemError) || error.passing) {
@@ -148,14 +149,14 @@ export class Outbox {
     if (problem.status === 409) {
       this.set({ overtaken: { tap, problem }, stuck: false });
       this.settle(tap, { kind: "refused", problem });
-      this.onRecorded(tap.jobId);
+      this.onRecorded(tap.jobId, null);
       return false;
     }
     this.remove(tap, { stuck: false });
     // What was tapped after it was counted on it.
     this.shift(tap.jobId, -1);
     this.settle(tap, { kind: "refused", problem });
-    this.onRecorded(tap.jobId);
+    this.onRecorded(tap.jobId, null);
     return true;
   }
 

@@ -13,6 +13,8 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Flow;
 import ridgefall.app.demo.DemoPeople;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
@@ -62,6 +64,52 @@ final class Client {
 
     Answer get(String path) {
         return send(HttpRequest.newBuilder(URI.create(url + path)).GET());
+    }
+
+    /**
+     * Listens to a stream of events, from before this returns until a line holds some words; when that was, by
+     * {@link System#nanoTime}.
+     */
+    CompletableFuture<Long> hears(String path, String words) {
+        CompletableFuture<Long> heard = new CompletableFuture<>();
+        CompletableFuture<Void> open = new CompletableFuture<>();
+        http.sendAsync(
+                        HttpRequest.newBuilder(URI.create(url + path)).GET().build(),
+                        BodyHandlers.fromLineSubscriber(new Flow.Subscriber<String>() {
+                            private Flow.Subscription lines;
+
+                            @Override
+                            public void onSubscribe(Flow.Subscription subscription) {
+                                lines = subscription;
+                                lines.request(Long.MAX_VALUE);
+                            }
+
+                            @Override
+                            public void onNext(String line) {
+                                open.complete(null);
+                                if (line.contains(words)) {
+                                    heard.complete(System.nanoTime());
+                                    lines.cancel();
+                                }
+                            }
+
+                            @Override
+                            public void onError(Throwable thrown) {
+                                heard.completeExceptionally(thrown);
+                            }
+
+                            @Override
+                            public void onComplete() {
+                                heard.completeExceptionally(new IOException("the stream ended"));
+                            }
+                        }))
+                .exceptionally(thrown -> {
+                    heard.completeExceptionally(thrown);
+                    open.completeExceptionally(thrown);
+                    return null;
+                });
+        open.join();
+        return heard;
     }
 
     Answer accepting(String type, String path) {

@@ -144,6 +144,30 @@ class SecurityTest {
     }
 
     @Test
+    void aSessionIsTouchedAtMostOnceAMinuteAndLivesOn() {
+        app.bean(People.class).add("Looks Often", "looks-very-often", Role.DESK);
+        Client client = app.client();
+        client.signIn("Looks Often", "looks-very-often");
+        client.get("/api/bench");
+        long first = lastLook();
+        client.get("/api/bench");
+        assertThat(lastLook()).isEqualTo(first);
+        app.bean(JdbcClient.class)
+                .sql("update spring_session set last_access_time = last_access_time - 61000"
+                        + " where principal_name = 'Looks Often'")
+                .update();
+        assertThat(client.get("/api/bench").status()).isEqualTo(200);
+        assertThat(lastLook()).isGreaterThanOrEqualTo(first);
+    }
+
+    private long lastLook() {
+        return app.bean(JdbcClient.class)
+                .sql("select last_access_time from spring_session where principal_name = 'Looks Often'")
+                .query(Long.class)
+                .single();
+    }
+
+    @Test
     void theDeskMayNotWorkTheBenchAndNothingIsRecorded() {
         Client desk = app.client().as(Role.DESK);
         UUID job = desk.openJob();

@@ -14,9 +14,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import ridgefall.app.http.Problem;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
@@ -34,9 +36,9 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The append-only journal in PostgreSQL. One append is one transaction: the job's row is locked, the command looked up
- * (a repeated one answers as the first did), the expected number compared, the core asked, the fact added, the
- * projections renewed and the other screens notified. A crash leaves all of it or none.
+ * The append-only journal in PostgreSQL. An append looks the command up (a repeated one answers as the first did),
+ * compares the expected number and asks the core; then, in one transaction, it moves the job's row on from that number,
+ * adds the fact and renews the projections. A crash leaves all of it or none. Screens are told once it is committed.
  */
 @Repository
 public class Journal {
@@ -58,13 +60,26 @@ public class Journal {
     private final JsonMapper json;
     private final Plans plans;
     private final Clock clock;
+    private final TransactionTemplate transactions;
+    private final ApplicationEventPublisher events;
 
-    Journal(JdbcClient jdbc, JsonMapper json, Plans plans, Clock clock) {
+    Journal(
+            JdbcClient jdbc,
+            JsonMapper json,
+            Plans plans,
+            Clock clock,
+            TransactionTemplate transactions,
+            ApplicationEventPublisher events) {
         this.jdbc = jdbc;
         this.json = json;
         this.plans = plans;
         this.clock = clock;
+        this.transactions = transactions;
+        this.events = events;
     }
+
+    /** A job's journal has grown to this number. */
+    public record Changed(UUID jobId, long seq) {}
 
     /** A fact someone wants recorded. {@code tappedAt} may be absent: then it happened when it arrived. */
     public record Command(UUID commandId, long expectedSeq, Instant tappedAt, Fact fact) {}
@@ -98,13 +113,15 @@ public class Journal {
             return new Outcome.WrongRole(who.role());
         }
         Entry entry = new Entry(1, happenedAt(tappedAt, Instant.MIN), who.name(), who.role(), fact);
-        Course course = plans.course(List.of(entry));
+        Projected projected = projected(plans.course(List.of(entry)), entry);
         int added = project(jdbc.sql("""
                         insert into job (id, seq, profile_id, profile_version, device, owner, fault, station, next_step,
-                            waiting, needs, mishaps, grade, unrepaired, came_from, opened_at, touched_at, touched_by, handed_over_at)
+                            waiting, needs, mishaps, grade, unrepaired, came_from, changed, opened_at, touched_at, touched_by,
+                            handed_over_at)
                         values (:id, :seq, :profile, :version, :device, :owner, :fault, :station, :next,
-                            :waiting, :needs, :mishaps, :grade, :unrepaired, :from, :opened, :touched, :by, :handed)
-                        on conflict (id) do nothing"""), commandId, entry, course);
+                            :waiting, :needs, :mishaps, :grade, :unrepaired, :from, pg_current_xact_id(), :opened, :touched, :by,
+                            :handed)
+                        on conflict (id) do nothing"""), commandId, projected);
         if (added == 0) {
             return repeated(commandId, commandId, fact).orElseThrow(() -> Problem.commandUsedBefore(commandId));
         }
@@ -115,7 +132,7 @@ public class Journal {
                     .param("contact", contact)
                     .update();
         }
-        notifyScreens(commandId, 1);
+        events.publishEvent(new Changed(commandId, 1));
         return new Outcome.Recorded(commandId, 1, entry.happenedAt(), false);
     }
 
@@ -127,13 +144,13 @@ public class Journal {
                 .single();
     }
 
-    @Transactional
+    /**
+     * Records a fact that nothing holds back. Everything is worked out before the job's row is touched, plans too; then one
+     * statement moves the job on if it still stands where it stood.
+     */
     public Outcome append(UUID jobId, Command command, SignedIn who) {
-        Optional<Long> seq = jdbc.sql("select seq from job where id = :id for update")
-                .param("id", jobId)
-                .query(Long.class)
-                .optional();
-        if (seq.isEmpty()) {
+        List<Entry> journal = entries(jobId);
+        if (journal.isEmpty()) {
             return new Outcome.NoSuchJob();
         }
         Optional<Outcome> before = repeated(jobId, command.commandId(), command.fact());
@@ -143,36 +160,52 @@ public class Journal {
         if (!who.role().mayRecord(command.fact())) {
             return new Outcome.WrongRole(who.role());
         }
-        List<Entry> journal = entries(jobId);
-        if (seq.get() != command.expectedSeq()) {
-            return new Outcome.Conflict(journal.stream()
-                    .filter(entry -> entry.seq() > command.expectedSeq())
-                    .toList());
+        Entry latest = journal.get(journal.size() - 1);
+        if (latest.seq() != command.expectedSeq()) {
+            return conflict(journal, command);
         }
         Optional<Entry> notTheirs =
                 takenBack(journal, command.fact()).filter(entry -> !who.role().mayTakeBack(entry, who.name()));
         if (notTheirs.isPresent()) {
             return new Outcome.NotTheirs(notTheirs.get().who());
         }
-        Instant latest = journal.get(journal.size() - 1).happenedAt();
-        Instant happenedAt = happenedAt(command.tappedAt(), latest);
-        List<Hold> holds = plans.course(journal).at(happenedAt).holds(command.fact());
+        Instant happenedAt = happenedAt(command.tappedAt(), latest.happenedAt());
+        Course here = plans.course(journal);
+        List<Hold> holds = here.at(happenedAt).holds(command.fact());
         if (!holds.isEmpty()) {
             return new Outcome.Held(command.fact(), holds);
         }
-        Entry entry = new Entry(seq.get() + 1, happenedAt, who.name(), who.role(), command.fact());
+        Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), command.fact());
         journal.add(entry);
-        insert(jobId, command.commandId(), entry);
-        Course course = plans.course(journal);
-        project(jdbc.sql("""
+        Projected projected = projected(plans.course(journal), entry);
+        List<Timer> running = running(here.state());
+        return transactions.execute(status -> moveOn(jobId, command, projected, running));
+    }
+
+    private Outcome moveOn(UUID jobId, Command command, Projected projected, List<Timer> runningBefore) {
+        Entry entry = projected.entry();
+        int moved = project(jdbc.sql("""
                         update job set seq = :seq, station = :station, next_step = :next, waiting = :waiting,
                             needs = :needs, mishaps = :mishaps, grade = :grade, unrepaired = :unrepaired,
-                            came_from = :from,
+                            came_from = :from, changed = pg_current_xact_id(),
                             touched_at = :touched, touched_by = :by, handed_over_at = :handed
-                        where id = :id"""), jobId, entry, course);
-        projectTimers(jobId, course.state());
-        notifyScreens(jobId, entry.seq());
+                        where id = :id and seq = :expected""").param("expected", command.expectedSeq()), jobId, projected);
+        if (moved == 0) {
+            return repeated(jobId, command.commandId(), command.fact())
+                    .orElseGet(() -> conflict(entries(jobId), command));
+        }
+        insert(jobId, command.commandId(), entry);
+        if (!running(projected.course().state()).equals(runningBefore)) {
+            projectTimers(jobId, projected.course().state());
+        }
+        events.publishEvent(new Changed(jobId, entry.seq()));
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
+    }
+
+    private static Outcome conflict(List<Entry> journal, Command command) {
+        return new Outcome.Conflict(journal.stream()
+                .filter(entry -> entry.seq() > command.expectedSeq())
+                .toList());
     }
 
     /**
@@ -277,9 +310,18 @@ public class Journal {
         }
     }
 
-    private int project(JdbcClient.StatementSpec statement, UUID jobId, Entry entry, Course course) {
+    /** What lists and searches are told of a job once an entry is in its journal. */
+    private record Projected(Course course, Entry entry, Optional<Step> next) {}
+
+    private static Projected projected(Course course, Entry entry) {
+        return new Projected(course, entry, Course.next(course.steps()));
+    }
+
+    private static int project(JdbcClient.StatementSpec statement, UUID jobId, Projected projected) {
+        Course course = projected.course();
+        Entry entry = projected.entry();
+        Optional<Step> next = projected.next();
         JobState state = course.state();
-        Optional<Step> next = Course.next(course.steps());
         return statement
                 .param("id", jobId)
                 .param("seq", entry.seq())
@@ -315,32 +357,26 @@ public class Journal {
                 .orElse(Role.DESK);
     }
 
+    private static List<Timer> running(JobState state) {
+        return state.timers().stream().filter(Timer::running).toList();
+    }
+
     private void projectTimers(UUID jobId, JobState state) {
         jdbc.sql("delete from running_timer where job_id = :job")
                 .param("job", jobId)
                 .update();
-        for (Timer timer : state.timers()) {
-            if (timer.running()) {
-                jdbc.sql("""
-                                insert into running_timer (job_id, seq, kind, words, started_at, seconds)
-                                values (:job, :seq, :kind, :words, :started, :seconds)""")
-                        .param("job", jobId)
-                        .param("seq", timer.seq())
-                        .param("kind", timer.kind().name())
-                        .param("words", timer.words())
-                        .param("started", at(timer.startedAt()))
-                        .param("seconds", timer.seconds())
-                        .update();
-            }
+        for (Timer timer : running(state)) {
+            jdbc.sql("""
+                            insert into running_timer (job_id, seq, kind, words, started_at, seconds)
+                            values (:job, :seq, :kind, :words, :started, :seconds)""")
+                    .param("job", jobId)
+                    .param("seq", timer.seq())
+                    .param("kind", timer.kind().name())
+                    .param("words", timer.words())
+                    .param("started", at(timer.startedAt()))
+                    .param("seconds", timer.seconds())
+                    .update();
         }
-    }
-
-    /** Delivered when the transaction commits, to every node. */
-    private void notifyScreens(UUID jobId, long seq) {
-        jdbc.sql("select pg_notify('ridgefall_journal', :what)")
-                .param("what", "{\"jobId\":\"" + jobId + "\",\"seq\":" + seq + "}")
-                .query((row, n) -> 0)
-                .list();
     }
 
     public Optional<Long> number(UUID jobId) {

@@ -5,6 +5,9 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
@@ -19,22 +22,25 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells every open screen which job changed. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY.
+ * Tells every open screen which job changed. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY, and
+ * within seconds by the mark where a notice was lost.
  * After a gap (database away) every screen is told to look again at everything.
  */
 @RestController
 class Live implements SmartLifecycle {
-    static final String CHANNEL = "ridgefall_journal";
     private static final Logger LOG = LoggerFactory.getLogger(Live.class);
     private static final int POLL_MS = 500;
+    private static final long MARK_NS = 2_000_000_000L;
 
     private final DataSourceProperties database;
+    private final Marks marks;
     private final Screens screens = new Screens();
     private volatile boolean running;
     private Thread listener;
 
-    Live(DataSourceProperties database) {
+    Live(DataSourceProperties database, Marks marks) {
         this.database = database;
+        this.marks = marks;
     }
 
     @Hidden
@@ -57,22 +63,43 @@ class Live implements SmartLifecycle {
             try (Connection connection = DriverManager.getConnection(
                             database.determineUrl(), database.determineUsername(), database.determinePassword());
                     Statement statement = connection.createStatement()) {
-                statement.execute("listen " + CHANNEL);
+                statement.execute("listen " + Marks.CHANNEL);
                 if (gap) {
                     screens.broadcast("look-again", "{}");
                 }
-                PGConnection notifications = connection.unwrap(PGConnection.class);
-                while (running) {
-                    PGNotification[] arrived = notifications.getNotifications(POLL_MS);
-                    for (PGNotification one : arrived == null ? new PGNotification[0] : arrived) {
-                        screens.broadcast("changed", one.getParameter());
-                    }
-                }
+                hear(connection.unwrap(PGConnection.class));
             } catch (SQLException | RuntimeException e) {
                 // Whatever happens here, a screen that says it is live must go on hearing of changes.
                 gap = true;
                 LOG.warn("not listening: {}", e.getMessage());
                 pause();
+            }
+        }
+    }
+
+    /** All that arrived while the screens were told of what came before goes out together. */
+    private void hear(PGConnection notices) throws SQLException {
+        Map<UUID, Long> told = new HashMap<>();
+        String mark = marks.since(null).mark();
+        long marked = System.nanoTime();
+        while (running) {
+            Map<UUID, Long> news = new HashMap<>();
+            PGNotification[] arrived = notices.getNotifications(POLL_MS);
+            for (PGNotification one : arrived == null ? new PGNotification[0] : arrived) {
+                Notice.read(one.getParameter()).forEach((job, seq) -> news.merge(job, seq, Math::max));
+            }
+            if (System.nanoTime() - marked > MARK_NS) {
+                // A node that died between its commit and its notice.
+                Marks.Since since = marks.since(mark);
+                since.changed().forEach((job, seq) -> news.merge(job, seq, Math::max));
+                told.keySet().retainAll(since.changed().keySet());
+                mark = since.mark();
+                marked = System.nanoTime();
+            }
+            news.entrySet().removeIf(job -> told.getOrDefault(job.getKey(), 0L) >= job.getValue());
+            told.putAll(news);
+            if (!news.isEmpty()) {
+                screens.broadcast("changed", Notice.text(news));
             }
         }
     }

@@ -1,6 +1,9 @@
 package ridgefall.app.shop;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.math.BigDecimal;
+import java.time.Duration;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.decide.Terms;
@@ -9,7 +12,12 @@ import ridgefall.core.units.Allowed;
 /** How the shop reckons, and how long it keeps what it knows of owners. */
 @Repository
 public class Shop {
+    /** Another node may have changed them; asked for by every step of every job, though. */
+    private static final Duration FRESH = Duration.ofSeconds(2);
+
     private final JdbcClient jdbc;
+    private final LoadingCache<Boolean, Settings> known =
+            Caffeine.newBuilder().expireAfterWrite(FRESH).build(any -> read());
 
     Shop(JdbcClient jdbc) {
         this.jdbc = jdbc;
@@ -29,6 +37,10 @@ public class Shop {
     }
 
     public Settings settings() {
+        return known.get(true);
+    }
+
+    private Settings read() {
         return jdbc.sql("select currency, rate_per_hour, consumables, callback, retention_days from shop")
                 .query(Settings.class)
                 .single();
@@ -44,5 +56,6 @@ public class Shop {
                 .param("callback", settings.callback())
                 .param("days", settings.retentionDays())
                 .update();
+        known.invalidateAll();
     }
 }

@@ -33,11 +33,12 @@ public final class DecideStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Choice> choices = new ArrayList<>();
+        String shops = currency.get();
         for (Repair repair : Diagnosis.likeliestFirst(profile, state)) {
             choices.add(Step.go(
                     repair.words(),
-                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, currency.get(), "?"),
-                    new Ask("price", "Price agreed, " + currency.get(), Ask.Kind.NUMBER, null, null),
+                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, shops, "?"),
+                    new Ask("price", "Price agreed, " + shops, Ask.Kind.NUMBER, null, null),
                     agreedBy(state)));
         }
         choices.add(Step.fail(

@@ -1,0 +1,67 @@
+package ridgefall.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Role;
+
+/** What a screen hears of changes, whatever becomes of the notices. */
+@ExtendWith(RunningApp.class)
+class LiveTest {
+    private final App app;
+    private final Client ansa;
+
+    LiveTest(App app) {
+        this.app = app;
+        this.ansa = app.signedIn(Role.TECHNICIAN);
+    }
+
+    private CompletableFuture<Long> hearsOf(UUID job, long seq) {
+        return ansa.hears("/api/live", "{\"jobId\":\"" + job + "\",\"seq\":" + seq + "}");
+    }
+
+    @Test
+    void aScreenHearsOfATap() throws Exception {
+        UUID job = ansa.openJob();
+        CompletableFuture<Long> heard = hearsOf(job, 2);
+        ansa.append(job, 1, Map.of("type", "BatterySeen", "battery", "SOUND"));
+        assertThat(heard.get(30, TimeUnit.SECONDS)).isNotNull();
+    }
+
+    @Test
+    void aNodeThatDiedBeforeItsNoticeIsFoundOut() throws Exception {
+        UUID job = ansa.openJob();
+        CompletableFuture<Long> heard = hearsOf(job, 17);
+        // As an append leaves it, without the words that follow one.
+        app.bean(JdbcClient.class)
+                .sql("update job set seq = 17, changed = pg_current_xact_id() where id = :id")
+                .param("id", job)
+                .update();
+        assertThat(heard.get(30, TimeUnit.SECONDS)).isNotNull();
+    }
+
+    @Test
+    void aTapThatIsRefusedIsNoNews() {
+        UUID job = ansa.openJob();
+        long before = changed(job);
+        ansa.append(job, 1, Map.of("type", "Sealed"));
+        assertThat(changed(job)).isEqualTo(before);
+        ansa.append(job, 1, Map.of("type", "BatterySeen", "battery", "SOUND"));
+        assertThat(changed(job)).isGreaterThan(before);
+    }
+
+    private long changed(UUID job) {
+        return app.bean(JdbcClient.class)
+                .sql("select changed::text from job where id = :id")
+                .param("id", job)
+                .query(Long.class)
+                .single();
+    }
+}

@@ -1,0 +1,46 @@
+import { QueryClient, QueryObserver } from "@tanstack/react-query";
+import { keys } from "@/api/keys";
+import { news } from "./news";
+
+async function settled() {
+  await new Promise((resolve) => setTimeout(resolve, 0));
+}
+
+/** Something a screen shows, with how often it was asked for. */
+async function shown(client: QueryClient, queryKey: readonly unknown[]) {
+  const ask = vi.fn(() => Promise.resolve("as it is"));
+  const observer = new QueryObserver(client, { queryKey, queryFn: ask, staleTime: Infinity });
+  observer.subscribe(() => undefined);
+  await settled();
+  ask.mockClear();
+  return ask;
+}
+
+describe("news of a job", () => {
+  it("makes a screen ask once for job and bench, whoever brings it first and however often", async () => {
+    const client = new QueryClient();
+    const job = await shown(client, keys.job("a"));
+    const bench = await shown(client, keys.bench);
+    news.changed(client, "a", 7);
+    news.changed(client, "a", 7);
+    news.changed(client, "a", 6);
+    await settled();
+    expect(job).toHaveBeenCalledTimes(1);
+    expect(bench).toHaveBeenCalledTimes(1);
+    news.changed(client, "a", 8);
+    await settled();
+    expect(job).toHaveBeenCalledTimes(2);
+  });
+
+  it("leaves alone what a station shows for a number, and other jobs", async () => {
+    const client = new QueryClient();
+    const panel = await shown(client, keys.station("b", "separate", 3));
+    const other = await shown(client, keys.job("c"));
+    const record = await shown(client, keys.station("b", "record"));
+    news.changed(client, "b", 4);
+    await settled();
+    expect(panel).not.toHaveBeenCalled();
+    expect(other).not.toHaveBeenCalled();
+    expect(record).toHaveBeenCalledTimes(1);
+  });
+});

@@ -1,0 +1,30 @@
+import type { QueryClient } from "@tanstack/react-query";
+import { keys } from "@/api/keys";
+
+/** What is kept under a job but not under its number: asked again by name. */
+const UNNUMBERED = ["record", "owner", "edge"];
+
+/**
+ * Looks again at what a change has made old, once: the answer to one's own tap and the word from the line bring the same
+ * news, in either order. What a station shows is kept under the job's number and follows by itself.
+ */
+class News {
+  private readonly seen = new Map<string, number>();
+
+  changed(client: QueryClient, jobId: string, seq: number): void {
+    if ((this.seen.get(jobId) ?? 0) >= seq) {
+      return;
+    }
+    this.seen.set(jobId, seq);
+    this.lookAgain(client, jobId);
+  }
+
+  /** Whatever was known of it: after a refusal, say. */
+  lookAgain(client: QueryClient, jobId: string): void {
+    void client.invalidateQueries({ queryKey: keys.job(jobId), exact: true });
+    UNNUMBERED.forEach((name) => void client.invalidateQueries({ queryKey: keys.station(jobId, name) }));
+    void client.invalidateQueries({ queryKey: keys.bench });
+  }
+}
+
+export const news = new News();
