@@ -1,14 +1,15 @@
 package ridgefall.app.live;
 
+import jakarta.annotation.PreDestroy;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import ridgefall.app.job.Journal.Changed;
@@ -19,14 +20,17 @@ import ridgefall.app.job.Journal.Changed;
  * lost is found by the mark that every node keeps ({@link Marks}).
  */
 @Component
-class Announcer implements SmartLifecycle {
+class Announcer {
     private static final Logger LOG = LoggerFactory.getLogger(Announcer.class);
 
     private final Map<UUID, Long> changed = new ConcurrentHashMap<>();
-    private final BlockingQueue<Boolean> work = new LinkedBlockingQueue<>(1);
+    private final AtomicBoolean asked = new AtomicBoolean();
+    private final ScheduledExecutorService sender = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "journal-announcer");
+        thread.setDaemon(true);
+        return thread;
+    });
     private final Marks marks;
-    private volatile boolean running;
-    private Thread sender;
 
     Announcer(Marks marks) {
         this.marks = marks;
@@ -35,52 +39,26 @@ class Announcer implements SmartLifecycle {
     @TransactionalEventListener
     void committed(Changed what) {
         changed.merge(what.jobId(), what.seq(), Math::max);
-        work.offer(true);
+        if (asked.compareAndSet(false, true)) {
+            sender.execute(this::send);
+        }
     }
 
     private void send() {
-        while (running) {
-            try {
-                work.take();
-                for (Map<UUID, Long> some : Notice.parcels(changed)) {
-                    marks.announce(Notice.text(some));
-                    some.forEach(changed::remove);
-                }
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                return;
-            } catch (RuntimeException e) {
-                LOG.warn("not announced yet: {}", e.getMessage());
-                pause();
-                work.offer(true);
-            }
-        }
-    }
-
-    private static void pause() {
+        asked.set(false);
         try {
-            TimeUnit.SECONDS.sleep(1);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+            for (Map<UUID, Long> some : Notice.parcels(changed)) {
+                marks.announce(Notice.text(some));
+                some.forEach(changed::remove);
+            }
+        } catch (RuntimeException e) {
+            LOG.warn("not announced yet: {}", e.getMessage());
+            sender.schedule(this::send, 1, TimeUnit.SECONDS);
         }
     }
 
-    @Override
-    public void start() {
-        running = true;
-        sender = new Thread(this::send, "journal-announcer");
-        sender.setDaemon(true);
-        sender.start();
-    }
-
-    @Override
-    public void stop() {
-        running = false;
-        sender.interrupt();
-    }
-
-    @Override
-    public boolean isRunning() {
-        return running;
+    @PreDestroy
+    void close() {
+        sender.shutdownNow();
     }
 }
