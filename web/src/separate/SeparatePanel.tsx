@@ -150,6 +150,7 @@ function GoneCold({
     <div className="mt-3 flex items-center gap-4">
       <p className="leading-snug font-semibold">
         {cold ? "Reckoned cold by now. Does the pick drag?" : "Likely cold before this stretch is through."}
+        {warm.lead === "REASONS" && <span className="block font-normal text-alarm">{warm.hint}</span>}
       </p>
       <Button className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
         Warm it again
