@@ -8,6 +8,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.decide.Terms;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.Money;
 
 /** How the shop reckons, and how long it keeps what it knows of owners. */
 @Repository
@@ -47,6 +48,7 @@ public class Shop {
     }
 
     void change(Settings settings) {
+        Money.currency(settings.currency());
         jdbc.sql("""
                         update shop set currency = :currency, rate_per_hour = :rate, consumables = :consumables,
                             callback = :callback, retention_days = :days""")

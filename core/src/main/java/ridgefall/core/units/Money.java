@@ -19,9 +19,8 @@ public record Money(BigDecimal amount, String currency) implements Comparable<Mo
 
     public Money {
         Allowed.present("amount", amount);
-        if (currency == null || !KNOWN.contains(currency)) {
-            String given = currency == null || currency.isBlank() ? "missing" : currency;
-            throw new NotAllowed("currency", given, "the three letters of a currency, such as EUR, CHF or USD");
+        if (currency == null || !currency.matches("[A-Z]{3}")) {
+            throw unknown(currency);
         }
         amount = amount.setScale(DECIMALS, RoundingMode.UNNECESSARY);
     }
@@ -37,6 +36,25 @@ public record Money(BigDecimal amount, String currency) implements Comparable<Mo
             throw new NotAllowed(field, amount, "0 to 100000, at most two decimals");
         }
         return new Money(amount, currency);
+    }
+
+    /**
+     * A currency to reckon in from now on. Amounts that stand in a journal are not asked again.
+     *
+     * @throws NotAllowed unless ISO 4217 has it, with a hundredth as its smallest coin
+     */
+    public static String currency(String given) {
+        if (given == null || !KNOWN.contains(given)) {
+            throw unknown(given);
+        }
+        return given;
+    }
+
+    private static NotAllowed unknown(String currency) {
+        return new NotAllowed(
+                "currency",
+                currency == null || currency.isBlank() ? "missing" : currency,
+                "the three letters of a currency, such as EUR, CHF or USD");
     }
 
     public static Money zero(String currency) {

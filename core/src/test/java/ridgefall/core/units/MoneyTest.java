@@ -39,4 +39,13 @@ class MoneyTest {
         assertThatThrownBy(() -> money("1").plus(new Money(BigDecimal.ONE, "CHF")))
                 .hasMessage("currency is CHF; allowed: EUR, as the rest of this sum");
     }
+
+    @Test
+    void aShopReckonsInACurrencyThatThereIsAndWhatWasAgreedInAnotherStaysReadable() {
+        assertThat(Money.currency("CHF")).isEqualTo("CHF");
+        for (String none : new String[] {"XQX", "JPY", "eur", " "}) {
+            assertThatThrownBy(() -> Money.currency(none)).hasMessageContaining("such as EUR, CHF or USD");
+        }
+        assertThat(Money.of("price", new BigDecimal("90"), "JPY")).hasToString("90.00 JPY");
+    }
 }
