@@ -16,4 +16,24 @@ export default tseslint.config(
       "@typescript-eslint/no-confusing-void-expression": ["error", { ignoreArrowShorthand: true }],
     },
   },
+  {
+    // Rules of the job are the core's. A screen sends a choice it was given and asks the session what may be done.
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["src/**/*.test.{ts,tsx}"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            "ObjectExpression > Property[key.name='type'] > Literal[value=/^(?!Closed$|RoundedRectangle$)[A-Z][a-z]/]",
+          message: "Facts come from the server as choices; fill one in with job/filled.",
+        },
+        {
+          selector:
+            "BinaryExpression > :matches(Identifier[name='role'], MemberExpression[property.name='role'])",
+          message: "What a role may do comes with the session: session/useMay.",
+        },
+      ],
+    },
+  },
 );

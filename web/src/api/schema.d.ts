@@ -1003,6 +1003,17 @@ export interface components {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
       roleWords: string;
+      may: (
+        | "WORK_AT_THE_BENCH"
+        | "DRAW_DEVICES"
+        | "RELEASE_DEVICES"
+        | "PROPOSE_CORRECTIONS"
+        | "CHANGE_THE_SHELF"
+        | "CHANGE_TOOLS"
+        | "CHANGE_THE_SHOP"
+        | "CHANGE_PEOPLE"
+        | "ERASE_OWNERS"
+      )[];
       units: components["schemas"]["Units"];
     };
     SessionView: {
@@ -1063,6 +1074,52 @@ export interface components {
       /** Format: int32 */
       readings: number | null;
     };
+    Fact:
+      | components["schemas"]["BatteryIsolated"]
+      | components["schemas"]["BatterySeen"]
+      | components["schemas"]["BendMarked"]
+      | components["schemas"]["CameBack"]
+      | components["schemas"]["CarriedOver"]
+      | components["schemas"]["CarryOverLost"]
+      | components["schemas"]["CheckAnswered"]
+      | components["schemas"]["CoverRemoved"]
+      | components["schemas"]["CrackDrawn"]
+      | components["schemas"]["CrackMarked"]
+      | components["schemas"]["DentMarked"]
+      | components["schemas"]["FrontOpened"]
+      | components["schemas"]["FrontSeen"]
+      | components["schemas"]["FunctionTested"]
+      | components["schemas"]["HandedOver"]
+      | components["schemas"]["HoldOverridden"]
+      | components["schemas"]["IsolationProven"]
+      | components["schemas"]["JobOpened"]
+      | components["schemas"]["LyingChanged"]
+      | components["schemas"]["MarkRemoved"]
+      | components["schemas"]["MishapSeen"]
+      | components["schemas"]["NotWorthIt"]
+      | components["schemas"]["PartReserved"]
+      | components["schemas"]["PartReturned"]
+      | components["schemas"]["PhotoTaken"]
+      | components["schemas"]["PickTried"]
+      | components["schemas"]["PlugFreed"]
+      | components["schemas"]["PowerSeen"]
+      | components["schemas"]["RepairAgreed"]
+      | components["schemas"]["ReplacementPriced"]
+      | components["schemas"]["ScrewsCounted"]
+      | components["schemas"]["Sealed"]
+      | components["schemas"]["SettingChanged"]
+      | components["schemas"]["SoakEnded"]
+      | components["schemas"]["SoakStarted"]
+      | components["schemas"]["StretchFreed"]
+      | components["schemas"]["StripLaid"]
+      | components["schemas"]["StripsChosen"]
+      | components["schemas"]["SymptomSeen"]
+      | components["schemas"]["TemperatureRead"]
+      | components["schemas"]["TimerStarted"]
+      | components["schemas"]["TimerStopped"]
+      | components["schemas"]["Undone"]
+      | components["schemas"]["WedgePulled"]
+      | components["schemas"]["WedgeSet"];
     NewFact: {
       /** Format: uuid */
       commandId: string;
@@ -1070,9 +1127,7 @@ export interface components {
       expectedSeq: number;
       /** Format: date-time */
       tappedAt: string | null;
-      fact: {
-        [key: string]: unknown;
-      };
+      fact: components["schemas"]["Fact"];
     };
     Proposal: {
       what: string;
@@ -1114,9 +1169,25 @@ export interface components {
       type: "RoundedRectangle";
       widthMm: number;
     };
+    AskView: {
+      field: string;
+      label: string;
+      /** @enum {string} */
+      kind: "TEXT" | "NUMBER" | "PLACE" | "POINT" | "LINE" | "CORNER";
+      unit: string | null;
+      suggestion: string | null;
+    };
     Checked: {
       flaws: components["schemas"]["Flaw"][];
       edge: components["schemas"]["EdgeView"] | null;
+    };
+    ChoiceView: {
+      label: string;
+      /** @enum {string} */
+      tone: "GO" | "FAIL" | "OTHER";
+      mine: boolean;
+      fact: components["schemas"]["Fact"];
+      asks: components["schemas"]["AskView"][];
     };
     Dot: {
       /** Format: double */
@@ -1177,6 +1248,7 @@ export interface components {
       /** Format: double */
       gapMm: number | null;
       words: string;
+      remove: components["schemas"]["ChoiceView"];
     };
     PartView: {
       /** @enum {string} */
@@ -1254,23 +1326,11 @@ export interface components {
       role: "DESK" | "TECHNICIAN" | "LEAD";
       active: boolean;
     };
-    AskView: {
-      field: string;
-      label: string;
-      /** @enum {string} */
-      kind: "TEXT" | "NUMBER";
-      unit: string | null;
-      suggestion: string | null;
-    };
-    ChoiceView: {
-      label: string;
-      /** @enum {string} */
-      tone: "GO" | "FAIL" | "OTHER";
-      mine: boolean;
-      fact: {
-        [key: string]: unknown;
-      };
-      asks: components["schemas"]["AskView"][];
+    BoardView: {
+      crackAt: components["schemas"]["ChoiceView"];
+      crack: components["schemas"]["ChoiceView"];
+      dent: components["schemas"]["ChoiceView"];
+      bend: components["schemas"]["ChoiceView"];
     };
     CrackView: {
       /** Format: double */
@@ -1348,6 +1408,8 @@ export interface components {
       photos: components["schemas"]["PhotoView"][];
       bonded: boolean;
       mishaps: components["schemas"]["MishapView"][];
+      whenItGoesWrong: components["schemas"]["ChoiceView"][];
+      board: components["schemas"]["BoardView"];
       holdsBeforeSealing: components["schemas"]["HoldView"][];
       undo: components["schemas"]["UndoView"] | null;
       journal: components["schemas"]["EntryView"][];
@@ -1418,8 +1480,7 @@ export interface components {
     TimerView: {
       /** Format: int64 */
       seq: number;
-      /** @enum {string} */
-      kind: "SOAK" | "WORKABLE" | "DRYING" | "PRESSING";
+      kind: string;
       words: string;
       /** Format: date-time */
       startedAt: string;
@@ -1427,11 +1488,9 @@ export interface components {
       seconds: number;
     };
     UndoView: {
-      /** Format: int64 */
-      seq: number;
       words: string;
       who: string;
-      mine: boolean;
+      choice: components["schemas"]["ChoiceView"];
     };
     TagView: {
       /** Format: int64 */
@@ -1468,6 +1527,7 @@ export interface components {
       workableFromC: number;
       /** Format: double */
       cuttingSeconds: number;
+      wedge: components["schemas"]["ChoiceView"];
     };
     StretchView: {
       id: string;
@@ -1572,6 +1632,9 @@ export interface components {
       /** @enum {string} */
       sweep: "FACE" | "ROUND" | "STRETCH_BY_STRETCH";
       feasible: boolean;
+      /** Format: int32 */
+      seconds: number;
+      begin: components["schemas"]["ChoiceView"];
       /** Format: double */
       soakSeconds: number;
       /** Format: int32 */
@@ -1616,6 +1679,12 @@ export interface components {
       /** Format: double */
       secondsAtHigh: number | null;
     };
+    DuringView: {
+      pickGoesIn: components["schemas"]["ChoiceView"];
+      notYet: components["schemas"]["ChoiceView"];
+      lying: components["schemas"]["ChoiceView"];
+      setting: components["schemas"]["ChoiceView"];
+    };
     ForecastView: {
       /** Format: int64 */
       soakSeq: number;
@@ -1640,6 +1709,7 @@ export interface components {
       curve: components["schemas"]["ForecastPoint"][];
       stretches: components["schemas"]["StretchForecast"][];
       measured: components["schemas"]["MeasuredPoint"][];
+      during: components["schemas"]["DuringView"];
     };
     MeasuredPoint: {
       /** Format: double */
@@ -1679,9 +1749,7 @@ export interface components {
       who: string;
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
-      fact: {
-        [key: string]: unknown;
-      };
+      fact: components["schemas"]["Fact"];
     };
     AmountView: {
       amount: number;
@@ -1762,6 +1830,7 @@ export interface components {
         | "BROKEN_CLIP";
       words: string;
       seen: boolean;
+      turn: components["schemas"]["ChoiceView"];
     };
     WorthView: {
       /** @enum {string} */
@@ -2194,8 +2263,7 @@ export interface components {
       stationWords: string;
       nextStep: string | null;
       waiting: boolean;
-      /** @enum {string} */
-      needs: "DESK" | "TECHNICIAN" | "LEAD";
+      atDesk: boolean;
       /** Format: int32 */
       mishaps: number;
       /** Format: date-time */
@@ -2214,8 +2282,7 @@ export interface components {
       device: string;
       /** Format: int64 */
       seq: number;
-      /** @enum {string} */
-      kind: "SOAK" | "WORKABLE" | "DRYING" | "PRESSING";
+      kind: string;
       words: string;
       /** Format: date-time */
       startedAt: string;
@@ -2242,6 +2309,462 @@ export interface components {
       open: components["schemas"]["BenchJob"][];
       closed: components["schemas"]["BenchJob"][];
       timers: components["schemas"]["BenchTimer"][];
+    };
+    BatteryIsolated: {
+      /** @enum {string} */
+      how: "UNPLUGGED" | "CARD_UNDER_CONTACT";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BatteryIsolated";
+    };
+    BatterySeen: {
+      /** @enum {string} */
+      battery: "SOUND" | "SWOLLEN";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BatterySeen";
+    };
+    BendMarked: {
+      /** @enum {string} */
+      corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      /** Format: double */
+      gapMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BendMarked";
+    };
+    CameBack: {
+      /** Format: int64 */
+      jobNumber: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CameBack";
+    };
+    CarriedOver: {
+      partId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CarriedOver";
+    };
+    CarryOverLost: {
+      partId: string;
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CarryOverLost";
+    };
+    CheckAnswered: {
+      /** @enum {string} */
+      answer: "PASS" | "FAIL" | "CANNOT_TEST";
+      checkId: string;
+      reason: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CheckAnswered";
+    };
+    CoverRemoved: {
+      coverId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CoverRemoved";
+    };
+    CrackDrawn: {
+      line: components["schemas"]["Point"][];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CrackDrawn";
+    };
+    CrackMarked: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CrackMarked";
+    };
+    DentMarked: {
+      at: components["schemas"]["Point"];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "DentMarked";
+    };
+    FrontOpened: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FrontOpened";
+    };
+    FrontSeen: {
+      /** @enum {string} */
+      condition: "INTACT" | "CRACKED" | "SHATTERED";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FrontSeen";
+    };
+    FunctionTested: {
+      /** @enum {string} */
+      answer: "PASS" | "FAIL" | "CANNOT_TEST";
+      functionId: string;
+      /** @enum {string} */
+      phase: "BEFORE" | "OPEN" | "AFTER";
+      reason: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FunctionTested";
+    };
+    HandedOver: {
+      to: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "HandedOver";
+    };
+    HoldOverridden: {
+      held: components["schemas"]["Fact"] | null;
+      holdId: string;
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "HoldOverridden";
+    };
+    IsolationProven: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "IsolationProven";
+    };
+    JobOpened: {
+      fault: string;
+      owner: string;
+      profileId: string;
+      /** Format: int32 */
+      profileVersion: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "JobOpened";
+      variantId: string | null;
+    };
+    LyingChanged: {
+      flat: boolean;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LyingChanged";
+    };
+    MarkRemoved: {
+      /** Format: int64 */
+      seq: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "MarkRemoved";
+    };
+    MishapSeen: {
+      /** @enum {string} */
+      mishap: "SLIP" | "NEW_CRACK" | "SCREW_DROPPED" | "PICK_LOST";
+      positionMm: number | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "MishapSeen";
+    };
+    NotWorthIt: {
+      agreedBy: string;
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "NotWorthIt";
+    };
+    PartReserved: {
+      brings: (
+        | "TAPE"
+        | "DIE_CUT_RING"
+        | "CAMERA_BRACKET"
+        | "MAGNETS"
+        | "INSULATION"
+        | "HOME_KEY"
+        | "SENSOR_INSERT"
+        | "ANTENNA"
+        | "CLIPS"
+        | "GASKET"
+        | "CHIP"
+        | "DISPLAY_CABLE"
+      )[];
+      /** @enum {string} */
+      grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      /** @enum {string} */
+      kind:
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE";
+      /** Format: uuid */
+      stockId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PartReserved";
+      words: string;
+    };
+    PartReturned: {
+      /** Format: uuid */
+      stockId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PartReturned";
+    };
+    PhotoTaken: {
+      /** Format: uuid */
+      photoId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PhotoTaken";
+      words: string | null;
+    };
+    PickTried: {
+      goesIn: boolean;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PickTried";
+    };
+    PlugFreed: {
+      plugId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PlugFreed";
+    };
+    PowerSeen: {
+      canSwitchOff: boolean;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PowerSeen";
+    };
+    RepairAgreed: {
+      agreedBy: string;
+      currency: string;
+      grade: ("REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC") | null;
+      price: number;
+      repairId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "RepairAgreed";
+    };
+    ReplacementPriced: {
+      currency: string;
+      price: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ReplacementPriced";
+    };
+    ScrewsCounted: {
+      /** @enum {string} */
+      direction: "OUT" | "IN";
+      /** Format: int32 */
+      screws: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ScrewsCounted";
+    };
+    Sealed: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Sealed";
+    };
+    SettingChanged: {
+      /** Format: double */
+      settingC: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SettingChanged";
+    };
+    SoakEnded: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SoakEnded";
+      /** Format: int32 */
+      workableSeconds: number;
+    };
+    SoakStarted: {
+      dial: number | null;
+      distanceMm: number | null;
+      /** Format: int32 */
+      seconds: number;
+      /** Format: double */
+      settingC: number;
+      sourceId: string;
+      /** @enum {string} */
+      sweep: "FACE" | "ROUND" | "STRETCH_BY_STRETCH";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SoakStarted";
+    };
+    StretchFreed: {
+      stretchId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "StretchFreed";
+    };
+    StripLaid: {
+      stripId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "StripLaid";
+    };
+    StripsChosen: {
+      /** @enum {string} */
+      school: "BUTT" | "MITRE" | "GAPPED";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "StripsChosen";
+    };
+    SymptomSeen: {
+      present: boolean;
+      /** @enum {string} */
+      symptom:
+        | "CRACKED_GLASS"
+        | "DEAD_TOUCH"
+        | "GHOST_TOUCH"
+        | "FLICKER"
+        | "DEAD_PICTURE"
+        | "PALE_PATCH"
+        | "LOOSE_FRONT"
+        | "BROKEN_CLIP";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SymptomSeen";
+    };
+    TemperatureRead: {
+      /** Format: double */
+      celsius: number;
+      /** @enum {string} */
+      surface: "GLASS" | "FRAME";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "TemperatureRead";
+    };
+    TimerStarted: {
+      kind: string;
+      /** Format: int32 */
+      seconds: number;
+      timerId: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "TimerStarted";
+    };
+    TimerStopped: {
+      kind: string;
+      timerId: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "TimerStopped";
+    };
+    Undone: {
+      /** Format: int64 */
+      seq: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Undone";
+    };
+    WedgePulled: {
+      /** Format: double */
+      positionMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "WedgePulled";
+    };
+    WedgeSet: {
+      /** Format: double */
+      positionMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "WedgeSet";
     };
   };
   responses: never;

@@ -4,15 +4,15 @@ import type { Schemas } from "@/api/client";
 import { BenchPage } from "./BenchPage";
 
 const NOON_S = Date.parse("2026-03-02T12:00:00Z") / 1000;
-const shown = vi.hoisted((): { role: string; bench: unknown; nowS: number } => ({
-  role: "TECHNICIAN",
+const shown = vi.hoisted((): { may: string[]; bench: unknown; nowS: number } => ({
+  may: ["WORK_AT_THE_BENCH"],
   bench: {},
   nowS: 0,
 }));
 
 vi.mock("./useBench", () => ({ useBench: () => ({ data: shown.bench }) }));
 vi.mock("@/session/useSession", () => ({
-  useSession: () => ({ data: { me: { role: shown.role } } }),
+  useSession: () => ({ data: { me: { may: shown.may } } }),
   useUnits: () => ({ temperature: "C", length: "mm" }),
 }));
 vi.mock("@/time/clock", async (original) => ({
@@ -35,7 +35,7 @@ function job(number: number, values: Partial<BenchJob> = {}): BenchJob {
     stationWords: "Heat",
     nextStep: "Warm the bond",
     waiting: false,
-    needs: "TECHNICIAN",
+    atDesk: false,
     mishaps: 0,
     openedAt: "2026-03-02T08:00:00Z",
     touchedAt: "2026-03-02T11:00:00Z",
@@ -58,10 +58,10 @@ function timer(jobNumber: number, seconds: number): Schemas["BenchTimer"] {
   };
 }
 
-function show(bench: Partial<Schemas["BenchView"]>, nowS = NOON_S, role = "TECHNICIAN") {
+function show(bench: Partial<Schemas["BenchView"]>, nowS = NOON_S, may = ["WORK_AT_THE_BENCH"]) {
   shown.bench = { serverTime: "", stations: STATIONS, open: [], closed: [], timers: [], ...bench };
   shown.nowS = nowS;
-  shown.role = role;
+  shown.may = may;
   render(
     <MemoryRouter>
       <BenchPage />
@@ -80,7 +80,7 @@ describe("the bench", () => {
 
   it("keeps apart what needs hands, what waits and what is done", () => {
     show({
-      open: [job(1), job(2, { waiting: true }), job(3, { needs: "DESK" })],
+      open: [job(1), job(2, { waiting: true }), job(3, { atDesk: true })],
       closed: [job(4, { handedOverAt: "2026-03-01T12:00:00Z" })],
       timers: [timer(2, 240)],
     });
@@ -102,7 +102,7 @@ describe("the bench", () => {
   });
 
   it("puts what the desk can do first at the desk", () => {
-    show({ open: [job(1), job(3, { needs: "DESK" })] }, NOON_S, "DESK");
+    show({ open: [job(1), job(3, { atDesk: true })] }, NOON_S, []);
     expect(groups()).toEqual(["Needs the front desk", "Needs hands at the bench"]);
   });
 

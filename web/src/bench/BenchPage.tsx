@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Schemas } from "@/api/client";
-import { useSession, useUnits } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
+import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { say } from "@/units/units";
 import { useBench } from "./useBench";
@@ -10,7 +11,7 @@ type BenchJob = Schemas["BenchJob"];
 /** All jobs: whose hands they need now, which wait for a timer, which are done. The reader's own come first. */
 export function BenchPage() {
   const { data } = useBench();
-  const atDesk = useSession().data?.me?.role === "DESK";
+  const atDesk = !useMay("WORK_AT_THE_BENCH");
   const now = useServerSeconds();
   if (!data) {
     return <p className="p-8">…</p>;
@@ -22,8 +23,8 @@ export function BenchPage() {
   };
   const hands = data.open.filter((job) => !waits(job));
   const groups = [
-    { title: "Needs hands at the bench", desk: false, jobs: hands.filter((job) => job.needs !== "DESK") },
-    { title: "Needs the front desk", desk: true, jobs: hands.filter((job) => job.needs === "DESK") },
+    { title: "Needs hands at the bench", desk: false, jobs: hands.filter((job) => !job.atDesk) },
+    { title: "Needs the front desk", desk: true, jobs: hands.filter((job) => job.atDesk) },
   ].sort((a, b) => Number(b.desk === atDesk) - Number(a.desk === atDesk));
   return (
     <main className="min-h-0 flex-1 overflow-auto px-6 py-5">

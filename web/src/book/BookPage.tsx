@@ -5,7 +5,7 @@ import { api, type Schemas, unwrap } from "@/api/client";
 import { asText } from "@/api/files";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { useSession } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { FilePick } from "@/ui/FilePick";
@@ -16,7 +16,7 @@ import { NewDevice } from "./NewDevice";
 export function BookPage() {
   const navigate = useNavigate();
   const client = useQueryClient();
-  const mayDraw = useSession().data?.me?.role !== "DESK";
+  const mayDraw = useMay("DRAW_DEVICES");
   const [query, setQuery] = useState("");
   const [adding, setAdding] = useState(false);
   const devices = useQuery({

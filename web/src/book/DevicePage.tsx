@@ -7,7 +7,7 @@ import { api, ProblemError, type Schemas, unwrap } from "@/api/client";
 import { asText } from "@/api/files";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { useSession } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
 import { Button } from "@/ui/Button";
 import { FilePick } from "@/ui/FilePick";
 import { ProblemNote } from "@/ui/ProblemNote";
@@ -86,7 +86,8 @@ export function DevicePage() {
 function DeviceEditor({ detail }: { detail: Detail }) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const role = useSession().data?.me?.role;
+  const mayDraw = useMay("DRAW_DEVICES");
+  const mayRelease = useMay("RELEASE_DEVICES");
   const draft = useDraft(detail.document);
   const [section, setSection] = useState("edge");
   const [stored, setStored] = useState(detail.document);
@@ -155,12 +156,12 @@ function DeviceEditor({ detail }: { detail: Detail }) {
         >
           Export
         </a>
-        {role === "LEAD" && (
+        {mayRelease && (
           <Button look="alarm" onClick={() => void withdraw.submit(undefined)}>
             Delete
           </Button>
         )}
-        {role !== "DESK" && (
+        {mayDraw && (
           <Button
             look={unsaved ? "lamp" : "plain"}
             disabled={!unsaved || save.busy}
@@ -169,7 +170,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
             Keep as draft
           </Button>
         )}
-        {role === "LEAD" && (
+        {mayRelease && (
           <Button
             look={detail.draft && !unsaved && flaws.length === 0 ? "lamp" : "plain"}
             disabled={!detail.draft || unsaved || flaws.length > 0 || !draft.checked}
@@ -241,7 +242,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
           {shown?.id === "variants" && <VariantLists document={document} change={change} />}
         </ScrollRegion>
       )}
-      <Corrections detail={detail} maysettle={role === "LEAD"} onSettled={() => void reload()} />
+      <Corrections detail={detail} maysettle={mayRelease} onSettled={() => void reload()} />
     </main>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { filled } from "@/job/filled";
 import type { Record as RecordFact } from "@/job/useJob";
 import { temperature, typed, type Units, unitLabel } from "@/units/units";
 import { Button } from "@/ui/Button";
@@ -19,24 +20,16 @@ export function During({
   record: RecordFact;
   units: Units;
 }) {
+  const { during } = forecast;
   const [asking, setAsking] = useState(false);
   return (
     <>
-      <Button onClick={() => void record({ type: "PickTried", goesIn: true }, "Pick goes in")}>
-        Pick goes in
-      </Button>
-      <Button onClick={() => void record({ type: "PickTried", goesIn: false }, "Not yet")}>Not yet</Button>
-      <Button
-        onClick={() =>
-          void record(
-            { type: "LyingChanged", flat: !forecast.flat },
-            forecast.flat ? "Slipped" : "Flat again",
-          )
-        }
-      >
-        {forecast.flat ? "It slipped" : "Lies flat again"}
-      </Button>
-      <Button onClick={() => setAsking(true)}>New setting</Button>
+      {[during.pickGoesIn, during.notYet, during.lying].map((choice) => (
+        <Button key={choice.label} onClick={() => void record(choice.fact, choice.label)}>
+          {choice.label}
+        </Button>
+      ))}
+      <Button onClick={() => setAsking(true)}>{during.setting.label}</Button>
       {!forecast.flat && <span className="font-semibold text-alarm">lies on an edge only</span>}
       {momentOf(forecast, elapsed) === "LIMIT" && (
         <span className="font-semibold text-alarm">take it off: a limit is near</span>
@@ -46,7 +39,7 @@ export function During({
           forecast={forecast}
           units={units}
           onClose={() => setAsking(false)}
-          onSet={(settingC) => void record({ type: "SettingChanged", settingC }, "Setting changed")}
+          onSet={(settingC) => void record(filled(during.setting, { settingC }), "Setting changed")}
         />
       )}
     </>

@@ -54,20 +54,7 @@ function Planned({
     onReasonsSeen();
   };
   const plan = chosen ?? best;
-  const seconds = Math.max(10, Math.round(stillWarm ? plan.reheatSeconds : plan.soakSeconds));
-  const start = () =>
-    void record(
-      {
-        type: "SoakStarted",
-        sourceId: plan.sourceId,
-        settingC: plan.settingC,
-        seconds,
-        dial: plan.dial,
-        distanceMm: plan.distanceMm,
-        sweep: plan.sweep,
-      },
-      "Start the soak",
-    );
+  const start = () => void record(plan.begin.fact, "Start the soak");
   const early = plan.readyAtSeconds.p10;
   const late = plan.readyAtSeconds.p90;
   const rows: [string, string][] = [
@@ -98,12 +85,16 @@ function Planned({
         latestS: plan.latestSeconds,
         measured: [],
       }}
-      number={clockWords(seconds)}
+      number={clockWords(plan.seconds)}
       beside={plan.dwells > 1 ? `× ${plan.dwells} stretches` : stillWarm ? "again" : null}
       under={`on ${plan.sourceName} at ${temperature(plan.settingC, units)}`}
       rows={rows}
     >
-      {chosen && <Button onClick={start}>Start with this</Button>}
+      {chosen && (
+        <Button disabled={!plan.begin.mine} onClick={start}>
+          Start with this
+        </Button>
+      )}
       {chosen && (
         <Button look="quiet" onClick={() => setChosen(null)}>
           Back to the plan

@@ -6,6 +6,7 @@ import { OwnerNote } from "./OwnerNote";
 import { Photos } from "./Photos";
 import { useEdge } from "@/edge/useEdge";
 import { useDecision } from "@/decide/useDecision";
+import { answered, filled } from "@/job/filled";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
 import { say, typed } from "@/units/units";
@@ -37,6 +38,7 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
   const [tool, setTool] = useState<Tool>("CRACK");
   const [place, setPlace] = useState("");
   const marks = edge?.marks ?? [];
+  const { board } = job;
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <div className="flex items-start gap-4">
@@ -58,9 +60,7 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
             aria-pressed={s.seen}
             disabled={job.closed}
             className="min-h-10 rounded-full border-2 border-line bg-sheet px-3 text-[0.93rem] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
-            onClick={() =>
-              void record({ type: "SymptomSeen", symptom: s.symptom, present: !s.seen }, s.words)
-            }
+            onClick={() => void record(s.turn.fact, s.words)}
           >
             {s.seen && "✓ "}
             {s.words}
@@ -71,27 +71,13 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
         <MarkBoard
           edge={edge}
           tool={tool}
-          onCrack={(line) => void record({ type: "CrackDrawn", line }, "Crack drawn")}
-          onDent={(at) => void record({ type: "DentMarked", at }, "Dent")}
+          onCrack={(line) => void record(filled(board.crack, { line }), board.crack.label)}
+          onDent={(at) => void record(filled(board.dent, { at }), board.dent.label)}
           onBend={(corner, words) =>
             ask({
               title: `Bent at the ${words}`,
               hint: "lay it on a flat plate and feel under this corner",
-              choice: {
-                label: "Bent",
-                tone: "OTHER",
-                mine: true,
-                fact: { type: "BendMarked", corner },
-                asks: [
-                  {
-                    field: "gapMm",
-                    label: "Gap under the corner",
-                    kind: "NUMBER",
-                    unit: "mm",
-                    suggestion: null,
-                  },
-                ],
-              },
+              choice: answered(board.bend, { corner }),
             })
           }
         />
@@ -112,8 +98,8 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
           onSubmit={(event) => {
             event.preventDefault();
             void record(
-              { type: "CrackMarked", fromMm: typed(place, "mm", units), lengthMm: 0 },
-              "Crack at the edge",
+              filled(board.crackAt, { fromMm: typed(place, "mm", units) }),
+              board.crackAt.label,
             ).then((fate) => fate.kind !== "refused" && setPlace(""));
           }}
         >
@@ -140,7 +126,7 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
             key={mark.seq}
             disabled={job.closed}
             className="text-[0.93rem]"
-            onClick={() => void record({ type: "MarkRemoved", seq: mark.seq }, `${mark.words}: removed`)}
+            onClick={() => void record(mark.remove.fact, `${mark.words}: removed`)}
           >
             {mark.words}
             {mark.gapMm !== null && `, ${say(`{mm:${mark.gapMm}}`, units)}`} ✕

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { useSession } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
 import { Form } from "@/ui/Form";
 import { Button } from "@/ui/Button";
 import { Modal } from "@/ui/Modal";
@@ -11,7 +11,7 @@ import { Modal } from "@/ui/Modal";
 /** How the owner is reached, and for a lead the way to forget them. */
 export function OwnerNote({ jobId }: { jobId: string }) {
   const client = useQueryClient();
-  const isLead = useSession().data?.me?.role === "LEAD";
+  const mayErase = useMay("ERASE_OWNERS");
   const [asking, setAsking] = useState(false);
   const { data } = useQuery({
     queryKey: keys.station(jobId, "owner"),
@@ -25,7 +25,7 @@ export function OwnerNote({ jobId }: { jobId: string }) {
   return (
     <>
       {data?.contact && <span className="block text-base text-quiet">reached at {data.contact}</span>}
-      {isLead && (
+      {mayErase && (
         <Button look="quiet" className="px-0 underline" onClick={() => setAsking(true)}>
           Erase the owner
         </Button>

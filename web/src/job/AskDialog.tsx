@@ -5,6 +5,7 @@ import { say, typed, unitLabel, type Units } from "@/units/units";
 import { Field } from "@/ui/Field";
 import { Form } from "@/ui/Form";
 import { Modal } from "@/ui/Modal";
+import { filled } from "./filled";
 import type { Choice, Record, Step } from "./useJob";
 
 export interface Asked {
@@ -63,7 +64,7 @@ function Asking({
         return [ask.field, ask.kind === "NUMBER" ? typed(text, ask.unit, units) : text];
       }),
     );
-    const fate = await record({ ...choice.fact, ...given }, `${title}: ${choice.label}`, step);
+    const fate = await record(filled(choice, given), `${title}: ${choice.label}`, step);
     if (fate.kind === "refused" && fate.problem.status !== 409) {
       throw new ProblemError(fate.problem);
     }

@@ -12,10 +12,12 @@ import { IntakePanel } from "@/intake/IntakePanel";
 import { PartsPanel } from "@/parts/PartsPanel";
 import { SealPanel } from "@/seal/SealPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
-import { useSession, useUnits } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
+import { useUnits } from "@/session/useSession";
 import { ProblemNote } from "@/ui/ProblemNote";
 import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
+import { filled } from "./filled";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
 import { largeAction } from "./largeAction";
@@ -55,7 +57,7 @@ export function JobPage() {
 function Workspace({ jobId }: { jobId: string }) {
   const { job, error, record, pending } = useJob(jobId);
   const units = useUnits();
-  const mayPropose = useSession().data?.me?.role !== "DESK";
+  const mayPropose = useMay("PROPOSE_CORRECTIONS");
   const [chosen, setChosen] = useState<Station | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [refusal, setRefusal] = useState<ProblemError["problem"] | null>(null);
@@ -120,15 +122,11 @@ function Workspace({ jobId }: { jobId: string }) {
     }
   };
   const undo = () => {
-    if (job?.undo?.mine) {
-      void tell({ type: "Undone", seq: job.undo.seq }, `Take back: ${job.undo.words}`);
+    if (job?.undo?.choice.mine) {
+      void tell(job.undo.choice.fact, `${job.undo.choice.label}: ${job.undo.words}`);
     }
   };
-  const mishap = (kind: string) =>
-    void tell(
-      { type: "MishapSeen", mishap: kind, positionMm: pointed },
-      kind === "SLIP" ? "Slip" : "New crack",
-    );
+  const mishap = (what: Choice) => void tell(filled(what, { positionMm: pointed ?? undefined }), what.label);
 
   useKeys({
     enabled: asked === null && !help && open === null,
@@ -137,6 +135,7 @@ function Workspace({ jobId }: { jobId: string }) {
     choose,
     undo,
     mishap,
+    mishaps: job?.whenItGoesWrong ?? [],
     timers: job?.timers ?? [],
     onHelp: () => setHelp(true),
     onStation: (by) => {

@@ -38,6 +38,7 @@ const JOB = {
   id: "job-7",
   closed: false,
   atRisk: false,
+  whenItGoesWrong: [choice("Slip"), choice("New crack"), choice("Dropped screw")],
   undo: null,
   stations: [
     { id: "HEAT", words: "Heat" },
@@ -176,20 +177,22 @@ describe("beside the next action", () => {
     expect(screen.queryByRole("button", { name: /Slip/ })).not.toBeInTheDocument();
     const { onMishap } = show(step([choice("Free")]), { atRisk: true });
     await userEvent.click(screen.getByRole("button", { name: /New crack/ }));
-    expect(onMishap).toHaveBeenCalledWith("NEW_CRACK");
+    expect(onMishap).toHaveBeenCalledWith(expect.objectContaining({ label: "New crack" }));
   });
 
   it("what can be taken back is named, and nothing can where nothing is", () => {
     show(step([choice("Works")]));
     expect(screen.getByRole("button", { name: /Take back/ })).toBeDisabled();
     show(step([choice("Works")]), {
-      undo: { seq: 3, words: "Wedge in at {mm:40}", who: "Ansa", mine: true },
+      undo: { words: "Wedge in at {mm:40}", who: "Ansa", choice: choice("Take back") },
     });
     expect(screen.getAllByRole("button", { name: /Take back.*Wedge in at 40/ })[0]).toBeEnabled();
   });
 
   it("what somebody else recorded is theirs to take back", () => {
-    show(step([choice("Works")]), { undo: { seq: 3, words: "Isolated", who: "Ansa", mine: false } });
+    show(step([choice("Works")]), {
+      undo: { words: "Isolated", who: "Ansa", choice: choice("Take back", false) },
+    });
     expect(screen.getByRole("button", { name: /Take back.*for Ansa or a lead/ })).toBeDisabled();
   });
 });

@@ -4,6 +4,7 @@ import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { say, type Units } from "@/units/units";
 import type { LargeAction } from "./largeAction";
 import type { Choice, Job, Step } from "./useJob";
+import { MISHAP_KEYS } from "./useKeys";
 
 const SIDE =
   "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
@@ -28,7 +29,7 @@ export function NextBar({
   onGo: () => void;
   onChoose: (step: Step, choice: Choice) => void;
   onUndo: () => void;
-  onMishap: (kind: string) => void;
+  onMishap: (what: Choice) => void;
   onHelp: () => void;
 }) {
   return (
@@ -36,14 +37,14 @@ export function NextBar({
       <button
         type="button"
         className="flex w-28 lg:w-36 flex-col justify-center gap-1 px-4 text-left leading-tight disabled:opacity-40"
-        disabled={!job.undo?.mine}
+        disabled={!job.undo?.choice.mine}
         onClick={onUndo}
       >
         <span className="flex items-center gap-2">
           <RotateCcw aria-hidden size={20} /> Take back <Key>u</Key>
         </span>
         <span className="line-clamp-2 text-sm text-deep-quiet">
-          {job.undo && (job.undo.mine ? say(job.undo.words, units) : `for ${job.undo.who} or a lead`)}
+          {job.undo && (job.undo.choice.mine ? say(job.undo.words, units) : `for ${job.undo.who} or a lead`)}
         </span>
       </button>
       <Large
@@ -56,14 +57,18 @@ export function NextBar({
       />
       {job.atRisk && (
         <>
-          <button type="button" className={SIDE} onClick={() => onMishap("SLIP")}>
-            <span>Slip</span>
-            <Key>s</Key>
-          </button>
-          <button type="button" className={SIDE} onClick={() => onMishap("NEW_CRACK")}>
-            <span>New crack</span>
-            <Key>c</Key>
-          </button>
+          {job.whenItGoesWrong.slice(0, MISHAP_KEYS.length).map((what, i) => (
+            <button
+              key={what.label}
+              type="button"
+              className={SIDE}
+              disabled={!what.mine}
+              onClick={() => onMishap(what)}
+            >
+              <span>{what.label}</span>
+              <Key>{MISHAP_KEYS[i]}</Key>
+            </button>
+          ))}
         </>
       )}
       <button

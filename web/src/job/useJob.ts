@@ -3,6 +3,7 @@ import { useCallback, useMemo } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { type Fate, outbox, useOutbox } from "@/live/outbox";
+import type { Fact } from "./filled";
 import { learnServerTime } from "@/time/clock";
 
 export type Job = Schemas["JobView"];
@@ -12,7 +13,7 @@ export type Hold = Schemas["HoldView"];
 export type Station = Job["stations"][number]["id"];
 
 /** Records a fact of this job; {@code step} is the one it answers, so that it is not offered twice meanwhile. */
-export type Record = (fact: { [key: string]: unknown }, words: string, step?: Step) => Promise<Fate>;
+export type Record = (fact: Fact, words: string, step?: Step) => Promise<Fate>;
 
 export function useJob(jobId: string) {
   const query = useQuery({

@@ -2,7 +2,7 @@ import { fireEvent, renderHook } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { learnServerTime } from "@/time/clock";
 import { largeAction } from "./largeAction";
-import type { Step } from "./useJob";
+import type { Choice, Step } from "./useJob";
 import { useKeys } from "./useKeys";
 
 const step = {
@@ -17,6 +17,8 @@ const step = {
   waitsFor: null,
 } as unknown as Step;
 
+const MISHAPS = [{ label: "Slip" }, { label: "New crack" }] as Choice[];
+
 function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
   const on = {
     enabled: true,
@@ -24,6 +26,7 @@ function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
     go: vi.fn(),
     choose: vi.fn(),
     undo: vi.fn(),
+    mishaps: MISHAPS,
     mishap: vi.fn(),
     onHelp: vi.fn(),
     onStation: vi.fn(),
@@ -121,7 +124,7 @@ describe("keys of the workspace", () => {
       press(key);
     }
     expect(on.undo).toHaveBeenCalledTimes(1);
-    expect(vi.mocked(on.mishap).mock.calls).toEqual([["SLIP"], ["NEW_CRACK"]]);
+    expect(vi.mocked(on.mishap).mock.calls).toEqual([[MISHAPS[0]], [MISHAPS[1]]]);
     expect(vi.mocked(on.onStation).mock.calls).toEqual([[-1], [1]]);
     expect(on.onHelp).toHaveBeenCalledTimes(1);
   });

@@ -5,6 +5,9 @@ import { secondsLeft, serverNow } from "@/time/clock";
 import type { LargeAction } from "./largeAction";
 import type { Choice, Job, Step } from "./useJob";
 
+/** What goes wrong most, in the order the core tells it: slip, new crack. */
+export const MISHAP_KEYS = ["s", "c"];
+
 /** A foot on the pedal bounces. */
 const BOUNCE_MS = 250;
 
@@ -22,7 +25,9 @@ export function useKeys(on: {
   go: () => void;
   choose: (step: Step, choice: Choice) => void;
   undo: () => void;
-  mishap: (kind: string) => void;
+  /** What can go wrong, and telling it. */
+  mishaps: Choice[];
+  mishap: (what: Choice) => void;
   onHelp: () => void;
   onStation: (by: number) => void;
   timers: Job["timers"];
@@ -73,8 +78,9 @@ export function useKeys(on: {
           }
         },
         u: now.undo,
-        s: () => now.mishap("SLIP"),
-        c: () => now.mishap("NEW_CRACK"),
+        ...Object.fromEntries(
+          MISHAP_KEYS.map((key, i) => [key, () => now.mishaps[i] && now.mishap(now.mishaps[i])]),
+        ),
         m: () => setMuted(!muted),
         b: () => void navigate("/"),
         "?": now.onHelp,

@@ -40,7 +40,7 @@ class FakeJournal {
   };
 }
 
-const fact = { type: "FrontOpened" };
+const fact = { type: "FrontOpened" } as const;
 
 describe("the outbox", () => {
   beforeEach(() => vi.useFakeTimers());

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import { api, type Problem, ProblemError, unwrap } from "@/api/client";
+import { api, type Problem, ProblemError, type Schemas, unwrap } from "@/api/client";
 import { serverNow } from "@/time/clock";
 
 /** A tap on its way to the journal. */
@@ -10,7 +10,7 @@ export interface Tap {
   words: string;
   expectedSeq: number;
   tappedAt: string;
-  fact: Record<string, unknown>;
+  fact: Schemas["Fact"];
 }
 
 /** What became of a tap: in the journal, waiting for the line, or refused. */
@@ -79,7 +79,7 @@ export class Outbox {
   read = (): State => this.state;
 
   /** Takes a tap made while the screen showed the journal up to {@code shownSeq}. */
-  tap(jobId: string, shownSeq: number, fact: Record<string, unknown>, words: string, stepId: string | null) {
+  tap(jobId: string, shownSeq: number, fact: Schemas["Fact"], words: string, stepId: string | null) {
     const waiting = this.state.taps.filter((tap) => tap.jobId === jobId).length;
     const known = Math.max(shownSeq, this.latestSeq.get(jobId) ?? 0);
     const tap: Tap = {

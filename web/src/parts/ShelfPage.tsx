@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { asText } from "@/api/files";
 import { useSubmit } from "@/api/useSubmit";
-import { useSession } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
 import { money } from "@/units/money";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
@@ -17,7 +17,7 @@ type Changes = Schemas["Changes"];
 /** All parts of the shop, and price lists that bring new ones. */
 export function ShelfPage() {
   const client = useQueryClient();
-  const mayChange = useSession().data?.me?.role !== "DESK";
+  const mayChange = useMay("CHANGE_THE_SHELF");
   const [query, setQuery] = useState("");
   const [list, setList] = useState<{ csv: string; changes: Changes } | null>(null);
   const rows = useQuery({

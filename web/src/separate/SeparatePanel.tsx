@@ -7,6 +7,7 @@ import type { Piece, Pin } from "@/edge/pieces";
 import { useForecast } from "@/heat/useHeat";
 import { coldIn, coolingPieces, isColdAt } from "@/heat/warmth";
 import { crackPieces } from "@/intake/pieces";
+import { filled } from "@/job/filled";
 import type { PanelProps } from "@/job/JobPage";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
@@ -104,10 +105,12 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
         {pointed !== null && !job.closed && (
           <Button
             onClick={() =>
-              void record({ type: "WedgeSet", positionMm: pointed }, "Wedge in").then(() => onPoint(null))
+              void record(filled(plan.wedge, { positionMm: pointed }), plan.wedge.label).then(() =>
+                onPoint(null),
+              )
             }
           >
-            Wedge in at {length(pointed, units)}
+            {plan.wedge.label} at {length(pointed, units)}
           </Button>
         )}
       </div>

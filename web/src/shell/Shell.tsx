@@ -123,7 +123,7 @@ function Person({ me }: { me: Me }) {
               Lengths in {me.units.length === "mm" ? "inches" : "millimetres"}
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-0.5 bg-line" />
-            {me.role === "LEAD" && (
+            {me.may.includes("CHANGE_PEOPLE") && (
               <DropdownMenu.Item className={ITEM} onSelect={() => void navigate("/people")}>
                 People of the shop
               </DropdownMenu.Item>

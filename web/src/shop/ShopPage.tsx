@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { useSession } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { ProblemNote } from "@/ui/ProblemNote";
@@ -34,7 +34,7 @@ const FIELDS: [keyof Settings, string][] = [
 
 function Reckoning({ settings }: { settings: Settings }) {
   const client = useQueryClient();
-  const mayChange = useSession().data?.me?.role === "LEAD";
+  const mayChange = useMay("CHANGE_THE_SHOP");
   const [given, setGiven] = useState(
     Object.fromEntries(FIELDS.map(([field]) => [field, String(settings[field])])) as Record<
       keyof Settings,

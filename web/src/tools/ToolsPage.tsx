@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { useSession, useUnits } from "@/session/useSession";
+import { useMay } from "@/session/useMay";
+import { useUnits } from "@/session/useSession";
 import { temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
@@ -9,7 +10,7 @@ import { type Instrument, type Source, useInstruments, useSources } from "./useT
 /** What this bench warms with, what was measured of it, and what measures. */
 export function ToolsPage() {
   const units = useUnits();
-  const mayChange = useSession().data?.me?.role !== "DESK";
+  const mayChange = useMay("CHANGE_TOOLS");
   const sources = useSources().data;
   const instruments = useInstruments().data ?? [];
   const [source, setSource] = useState<Source | "new" | null>(null);

@@ -50,37 +50,37 @@ class BadInputTest {
     static Stream<Arguments> badFacts() {
         return Stream.of(
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':'hot','seconds':60}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':'hot','seconds':60,'sweep':'FACE'}",
                         "settingC",
                         "hot",
                         "a number"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':'80','seconds':60}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':'80','seconds':60,'sweep':'FACE'}",
                         "settingC",
                         "80",
                         "a number"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':-5,'seconds':60}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':-5,'seconds':60,'sweep':'FACE'}",
                         "settingC",
                         "-5",
                         "30 to 600 °C"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':NaN,'seconds':60}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':NaN,'seconds':60,'sweep':'FACE'}",
                         "settingC",
                         "NaN",
                         "30 to 600 °C"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':80,'seconds':90.25}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':80,'seconds':90.25,'sweep':'FACE'}",
                         "seconds",
                         "90",
                         "a whole number"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':80}",
+                        "{'type':'SoakStarted','sourceId':'plate-1','settingC':80,'sweep':'FACE'}",
                         "seconds",
                         "missing",
                         "a whole number"),
                 Arguments.of(
-                        "{'type':'SoakStarted','sourceId':'oven','settingC':80,'seconds':60}",
+                        "{'type':'SoakStarted','sourceId':'oven','settingC':80,'seconds':60,'sweep':'FACE'}",
                         "sourceId",
                         "oven",
                         "one of plate-1, plate-2, pad-1"),

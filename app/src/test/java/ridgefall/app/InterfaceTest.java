@@ -3,34 +3,71 @@ package ridgefall.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Fact;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** One description of the interface, and who may do what inside. */
 @ExtendWith(RunningApp.class)
 class InterfaceTest {
     private final App app;
+    private final JsonMapper json;
 
     InterfaceTest(App app) {
         this.app = app;
+        this.json = app.bean(JsonMapper.class);
     }
 
+    /** With RIDGEFALL_DESCRIBE set it is written anew first; {@code npm run api} makes the types of it. */
     @Test
     void theCommittedDescriptionIsTheOneTheAppGenerates() throws Exception {
         JsonNode generated = app.signedIn(Role.LEAD).get("/v3/api-docs").json();
+        if (System.getenv("RIDGEFALL_DESCRIBE") != null) {
+            Files.writeString(Path.of("../web/openapi.json"), generated.toPrettyString() + "\n");
+        }
         JsonNode committed = Client.JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
         assertThat(committed).isEqualTo(generated);
+    }
+
+    static Stream<Path> journals() throws IOException {
+        return ReplayTest.journals();
+    }
+
+    /** Whoever reads a fact by the description reads every fact there is: nothing more in it, nothing null unsaid. */
+    @ParameterizedTest
+    @MethodSource("journals")
+    void everyFactOfEveryJournalIsAsDescribed(Path file) throws IOException {
+        JsonNode described = Client.JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
+        ObjectNode schema = Client.JSON.createObjectNode().put("$ref", "#/components/schemas/Fact");
+        schema.set("components", described.get("components"));
+        Schema fact = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(schema.toString(), InputFormat.JSON);
+        for (JsonNode entry : Client.JSON.readTree(Files.readString(file)).get("journal")) {
+            JsonNode told = Client.JSON.readTree(
+                    json.writerFor(Fact.class).writeValueAsString(json.treeToValue(entry.get("fact"), Fact.class)));
+            assertThat(fact.validate(told)).as(told.toString()).isEmpty();
+        }
     }
 
     @Test

@@ -20,9 +20,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
-import ridgefall.core.job.Fact;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
 
@@ -47,7 +48,7 @@ class JournalTest {
     }
 
     private List<Entry> journal() {
-        return app.bean(Journal.class).entries(job);
+        return app.bean(Jobs.class).course(job).journal();
     }
 
     @Test
@@ -55,7 +56,7 @@ class JournalTest {
         assertThat(ansa.append(job, 1, CRACKED).json().path("seq").asLong()).isEqualTo(2);
         ansa.append(job, 2, SOUND);
         assertThat(journal()).extracting(Entry::seq).containsExactly(1L, 2L, 3L);
-        assertThat(journal().get(2).fact()).isEqualTo(new Fact.BatterySeen(Fact.Battery.SOUND));
+        assertThat(journal().get(2).fact()).isEqualTo(new IntakeFact.BatterySeen(IntakeFact.Battery.SOUND));
         assertThat(journal().get(2).who()).isEqualTo("Ansa Orrick");
     }
 
@@ -126,6 +127,61 @@ class JournalTest {
     }
 
     @Test
+    void whatANewerNodeWroteIsShownKeptAndHoldsTheRest() {
+        JdbcClient jdbc = app.bean(JdbcClient.class);
+        String text = "{\"type\":\"PanelGlowed\",\"lumen\":7}";
+        jdbc.sql("""
+                        insert into journal (job_id, seq, command_id, happened_at, who, role, fact)
+                        values (:job, 2, gen_random_uuid(), now(), 'Somebody', 'LEAD', cast(:fact as jsonb))""").param("job", job).param("fact", text).update();
+        jdbc.sql("update job set seq = 2 where id = :job").param("job", job).update();
+        JsonNode shown = ansa.get("/api/jobs/" + job).json();
+        assertThat(shown.at("/journal/0/words").asString()).isEqualTo("Recorded by a newer version: PanelGlowed");
+        assertThat(shown.get("undo").isNull()).isTrue();
+        Answer held = ansa.append(job, 2, CRACKED);
+        assertThat(held.status()).isEqualTo(422);
+        assertThat(held.text("detail")).contains("go on there");
+        assertThat(ansa.get("/api/jobs/" + job + "/export").json().at("/journal/1/fact"))
+                .isEqualTo(Client.JSON.readTree(text));
+        assertThat(journal()).hasSize(2);
+    }
+
+    @Test
+    void whatIsErasedMeanwhileIsNotReadFromWhatANodeRemembers() {
+        ansa.append(job, 1, CRACKED);
+        assertThat(ansa.get("/api/jobs/" + job).json().path("owner").asString()).isEqualTo("Test hut");
+        app.bean(JdbcClient.class)
+                .sql("delete from owner_words where job_id = :job")
+                .param("job", job)
+                .update();
+        app.bean(JdbcClient.class)
+                .sql("update job set owner_erased_at = now() where id = :job")
+                .param("job", job)
+                .update();
+        assertThat(ansa.get("/api/jobs/" + job).json().path("owner").asString()).isEqualTo(Journal.ERASED);
+        assertThat(ansa.append(job, 2, SOUND).status()).isEqualTo(200);
+        assertThat(ansa.get("/api/jobs/" + job).json().path("owner").asString()).isEqualTo(Journal.ERASED);
+    }
+
+    @Test
+    void whatAnotherNodeAddedIsReadOnFromWhereThisOneStood() {
+        ansa.append(job, 1, CRACKED);
+        JdbcClient jdbc = app.bean(JdbcClient.class);
+        jdbc.sql("""
+                        insert into journal (job_id, seq, command_id, happened_at, who, role, fact)
+                        values (:job, 3, gen_random_uuid(), now(), 'Another node', 'LEAD',
+                            '{"type":"BatterySeen","battery":"SOUND"}')""").param("job", job).update();
+        jdbc.sql("update job set seq = 3 where id = :job").param("job", job).update();
+        Answer behind = ansa.append(job, 2, Map.of("type", "PowerSeen", "canSwitchOff", true));
+        assertThat(behind.status()).isEqualTo(409);
+        assertThat(behind.text("detail")).isEqualTo("Another node: Battery sound");
+        assertThat(ansa.append(job, 3, Map.of("type", "PowerSeen", "canSwitchOff", true))
+                        .json()
+                        .path("seq")
+                        .asLong())
+                .isEqualTo(4);
+    }
+
+    @Test
     void whatOneRecordedOnlyTheyOrALeadTakeBack() {
         Client tove = app.signedIn(Role.DESK);
         Client marn = app.signedIn(Role.LEAD);
@@ -135,7 +191,7 @@ class JournalTest {
         assertThat(refused.status()).isEqualTo(403);
         assertThat(refused.text("detail"))
                 .isEqualTo("Tove Brandreth recorded this: Tove Brandreth or a lead may take it back");
-        assertThat(ansa.get("/api/jobs/" + job).json().at("/undo/mine").asBoolean())
+        assertThat(ansa.get("/api/jobs/" + job).json().at("/undo/choice/mine").asBoolean())
                 .isFalse();
         assertThat(tove.append(job, 2, undo).status()).isEqualTo(200);
         ansa.append(job, 3, CRACKED);

@@ -13,14 +13,22 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
 import ridgefall.app.job.Plans;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.damage.DamageFact;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
+import ridgefall.core.prove.ProveFact;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.strip.StripFact;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -66,8 +74,8 @@ class RecordJournals {
                 file.set(
                         "journal",
                         lead.get("/api/jobs/" + job + "/export").json().get("journal"));
-                Course course =
-                        app.bean(Plans.class).course(app.bean(Journal.class).entries(job));
+                Course course = app.bean(Plans.class)
+                        .course(app.bean(Jobs.class).course(job).journal());
                 file.set("told", json.readTree(json.writeValueAsString(ReplayTest.told(course))));
                 String name = device.get("id").asString()
                         + (variant.isNull() ? "" : "-" + variant.get("id").asString());
@@ -81,7 +89,7 @@ class RecordJournals {
         Journal journal = app.bean(Journal.class);
         SignedIn who = new SignedIn(new UUID(0, 1), "Marn Ulscarth", Role.LEAD);
         for (int tap = 0; tap < TAPS; tap++) {
-            List<Entry> entries = journal.entries(job);
+            List<Entry> entries = app.bean(Jobs.class).course(job).journal();
             Course course = app.bean(Plans.class).course(entries);
             Optional<Step> next = Course.next(course.steps());
             if (next.isEmpty()) {
@@ -90,17 +98,18 @@ class RecordJournals {
             Fact fact = filled(next.get().choices().get(0).fact());
             double dice = random.nextDouble();
             if (dice < 0.05) {
-                fact = new Fact.MishapSeen(Fact.Mishap.values()[random.nextInt(4)], (double) random.nextInt(100));
+                fact = new DamageFact.MishapSeen(
+                        DamageFact.Mishap.values()[random.nextInt(4)], (double) random.nextInt(100));
             } else if (dice < 0.1) {
-                fact = new Fact.Undone(course.state().latest().seq());
+                fact = new JobFact.Undone(course.state().latest().seq());
             } else if (dice < 0.25) {
                 List<Step.Choice> choices = next.get().choices();
                 fact = filled(choices.get(random.nextInt(choices.size())).fact());
             } else if (next.get().problem() && dice < 0.5) {
-                fact = new Fact.HoldOverridden(next.get().id(), "seen by the lead", new Fact.Sealed());
+                fact = new JobFact.HoldOverridden(next.get().id(), "seen by the lead", new SealFact.Sealed());
             }
-            boolean endsIt = fact instanceof Fact.NotWorthIt
-                    || fact instanceof Fact.BatterySeen seen && seen.battery() == Fact.Battery.SWOLLEN;
+            boolean endsIt = fact instanceof DecideFact.NotWorthIt
+                    || fact instanceof IntakeFact.BatterySeen seen && seen.battery() == IntakeFact.Battery.SWOLLEN;
             if (!endsIt) {
                 journal.append(job, new Journal.Command(UUID.randomUUID(), entries.size(), null, fact), who);
             }
@@ -108,12 +117,13 @@ class RecordJournals {
     }
 
     private static Fact filled(Fact fact) {
-        if (fact instanceof Fact.RepairAgreed f) {
-            return new Fact.RepairAgreed(f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "the owner");
-        } else if (fact instanceof Fact.ScrewsCounted f) {
-            return new Fact.ScrewsCounted(f.direction(), 14);
-        } else if (fact instanceof Fact.HandedOver) {
-            return new Fact.HandedOver("the owner");
+        if (fact instanceof DecideFact.RepairAgreed f) {
+            return new DecideFact.RepairAgreed(
+                    f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "the owner");
+        } else if (fact instanceof StripFact.ScrewsCounted f) {
+            return new StripFact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof ProveFact.HandedOver) {
+            return new ProveFact.HandedOver("the owner");
         }
         return fact;
     }

@@ -22,6 +22,8 @@ import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -30,6 +32,8 @@ import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.prove.ProveState;
+import ridgefall.core.seal.SealFact;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -92,7 +96,7 @@ class ReplayTest {
 
     /** Plans that take no time: what was done does not depend on them. */
     Course course(List<Entry> journal) {
-        Fact.JobOpened opened = JobState.of(journal).opened();
+        IntakeFact.JobOpened opened = IntakeState.of(JobState.of(journal)).opened();
         return new Course(
                 app.bean(DeviceBook.class).profile(opened.profileId(), opened.profileVersion(), opened.variantId()),
                 journal,
@@ -109,9 +113,11 @@ class ReplayTest {
         told.put("answers", answers);
         told.put(
                 "sealHeldBy",
-                course.state().handedOverAt().isPresent()
+                ProveState.of(course.state()).handedOverAt().isPresent()
                         ? List.of()
-                        : course.holds(new Fact.Sealed()).stream().map(Hold::id).toList());
+                        : course.holds(new SealFact.Sealed()).stream()
+                                .map(Hold::id)
+                                .toList());
         told.put("kept", course.record().kept());
         told.put("lost", course.record().lost());
         told.put("functions", course.record().functions());

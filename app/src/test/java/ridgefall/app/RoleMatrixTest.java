@@ -137,7 +137,7 @@ class RoleMatrixTest {
         UUID job = desk.openJob();
         List<Map<String, Object>> facts = List.of(
                 Map.of("type", "CheckAnswered", "checkId", "parts.variant", "answer", "PASS"),
-                Map.of("type", "SoakStarted", "sourceId", "plate-1", "settingC", 80, "seconds", 60),
+                Map.of("type", "SoakStarted", "sourceId", "plate-1", "settingC", 80, "seconds", 60, "sweep", "FACE"),
                 Map.of("type", "StretchFreed", "stretchId", "top-1"),
                 Map.of("type", "FrontOpened"),
                 Map.of("type", "CarriedOver", "partId", "magnets"),

@@ -172,7 +172,9 @@ class SecurityTest {
         Client desk = app.client().as(Role.DESK);
         UUID job = desk.openJob();
         Answer answer = desk.append(
-                job, 1, Map.of("type", "SoakStarted", "sourceId", "plate-1", "settingC", 80, "seconds", 60));
+                job,
+                1,
+                Map.of("type", "SoakStarted", "sourceId", "plate-1", "settingC", 80, "seconds", 60, "sweep", "FACE"));
         assertThat(answer.status()).isEqualTo(403);
         assertThat(answer.text("value")).isEqualTo("front desk");
         assertThat(desk.get("/api/jobs/" + job).json().path("seq").asLong()).isEqualTo(1);

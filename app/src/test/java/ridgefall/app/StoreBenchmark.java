@@ -18,7 +18,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import ridgefall.app.RunningApp.App;
 import ridgefall.app.job.Journal;
 import ridgefall.app.security.SignedIn;
-import ridgefall.core.job.Fact;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Role;
 
 /** What the journal and the bench view cost on a durable PostgreSQL; run by ./ridgefall bench, asserts nothing. */
@@ -69,8 +69,8 @@ public final class StoreBenchmark {
         double rate = write(false, "", writer -> appends(app.bean(Journal.class), writer));
         SignedIn who = new SignedIn(new UUID(0, 99), "The last", Role.TECHNICIAN);
         Journal journal = app.bean(Journal.class);
-        journal.open(last, null, new Fact.JobOpened("marrowby-quire-11", 1, null, "bench", "bench"), null, who);
-        journal.append(last, new Journal.Command(UUID.randomUUID(), 1, null, new Fact.PowerSeen(true)), who);
+        journal.open(last, null, new IntakeFact.JobOpened("marrowby-quire-11", 1, null, "bench", "bench"), null, who);
+        journal.append(last, new Journal.Command(UUID.randomUUID(), 1, null, new IntakeFact.PowerSeen(true)), who);
         long appended = System.nanoTime();
         long slowest = 0;
         for (CompletableFuture<Long> screen : seen) {
@@ -171,9 +171,9 @@ public final class StoreBenchmark {
     private static IntConsumer appends(Journal journal, int writer) {
         SignedIn who = new SignedIn(new UUID(0, writer), "Writer " + writer, Role.TECHNICIAN);
         UUID job = UUID.randomUUID();
-        journal.open(job, null, new Fact.JobOpened("marrowby-quire-11", 1, null, "bench", "bench"), null, who);
+        journal.open(job, null, new IntakeFact.JobOpened("marrowby-quire-11", 1, null, "bench", "bench"), null, who);
         return i -> journal.append(
-                job, new Journal.Command(UUID.randomUUID(), i + 1, null, new Fact.PowerSeen(i % 2 == 0)), who);
+                job, new Journal.Command(UUID.randomUUID(), i + 1, null, new IntakeFact.PowerSeen(i % 2 == 0)), who);
     }
 
     private interface Work {

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 
@@ -20,7 +19,7 @@ class BenchJobs {
         this.jdbc = jdbc;
     }
 
-    /** {@code waiting} is true while a timer is what the job needs; else it needs the hands of {@code needs}. */
+    /** {@code waiting} is true while a timer is what the job needs; else hands, of the desk or of the bench. */
     record BenchJob(
             UUID id,
             long number,
@@ -31,7 +30,7 @@ class BenchJobs {
             String stationWords,
             @Schema(nullable = true) String nextStep,
             boolean waiting,
-            Role needs,
+            boolean atDesk,
             int mishaps,
             Instant openedAt,
             Instant touchedAt,
@@ -43,7 +42,7 @@ class BenchJobs {
             long jobNumber,
             String device,
             long seq,
-            JobState.Timer.Kind kind,
+            String kind,
             String words,
             Instant startedAt,
             int seconds) {}
@@ -82,7 +81,7 @@ class BenchJobs {
                             station.words(),
                             row.getString("next_step"),
                             row.getBoolean("waiting"),
-                            Role.valueOf(row.getString("needs")),
+                            row.getString("needs").equals(Role.DESK.name()),
                             row.getInt("mishaps"),
                             instant(row.getObject("opened_at", OffsetDateTime.class)),
                             instant(row.getObject("touched_at", OffsetDateTime.class)),
@@ -103,7 +102,7 @@ class BenchJobs {
                         row.getLong("number"),
                         row.getString("device"),
                         row.getLong("seq"),
-                        JobState.Timer.Kind.valueOf(row.getString("kind")),
+                        row.getString("kind"),
                         row.getString("words"),
                         instant(row.getObject("started_at", OffsetDateTime.class)),
                         row.getInt("seconds")))

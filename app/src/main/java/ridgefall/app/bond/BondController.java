@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.bond.BenchTape;
+import ridgefall.core.bond.BondState;
 import ridgefall.core.bond.BondStation;
 import ridgefall.core.bond.Ledge;
 import ridgefall.core.bond.StripPlan;
@@ -72,7 +73,10 @@ class BondController {
     }
 
     private static PlanView plan(StripPlan plan, Course course, DeviceProfile profile, View view) {
-        boolean chosen = course.state().school().filter(s -> s == plan.school()).isPresent();
+        boolean chosen = BondState.of(course.state())
+                .school()
+                .filter(s -> s == plan.school())
+                .isPresent();
         EdgeLine edge = profile.edge();
         return new PlanView(
                 plan.school(),
@@ -89,7 +93,7 @@ class BondController {
                                     along[1],
                                     strip.lengthMm(),
                                     strip.widthMm(),
-                                    chosen && course.state().stripLaid(strip.id()),
+                                    chosen && BondState.of(course.state()).stripLaid(strip.id()),
                                     strip.outline().stream()
                                             .map(point -> {
                                                 Coordinate seen = edge.seen(point, view);

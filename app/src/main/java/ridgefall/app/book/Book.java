@@ -7,15 +7,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.store.WordSearch;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
@@ -128,22 +127,16 @@ public class Book implements DeviceBook {
      *
      * @param onlyReleased leaves out drafts and what was withdrawn; class profiles are then always at the end
      */
+    @Transactional
     public List<Listed> search(String query, boolean onlyReleased) {
-        List<String> words = Arrays.stream(query.toLowerCase(Locale.ROOT).split("\\s+"))
-                .filter(word -> !word.isBlank())
-                .limit(8)
-                .toList();
-        String matches = IntStream.range(0, words.size())
-                .mapToObj(i -> "d.search like :w" + i)
-                .collect(Collectors.joining(" and "));
-        String where = (words.isEmpty() ? "true" : "(" + matches + (onlyReleased ? " or d.generic)" : ")"))
+        jdbc.sql(WordSearch.PLAN_FOR_THE_WORDS).update();
+        WordSearch words = WordSearch.of(query);
+        boolean generic = onlyReleased && !words.words().isEmpty();
+        String where = "(" + words.matches("d.search") + (generic ? " or d.generic)" : ")")
                 + (onlyReleased ? " and d.released_version is not null and not d.withdrawn" : "");
-        JdbcClient.StatementSpec statement =
-                list(where, " order by d.withdrawn, d.generic, d.name limit " + MOST_FOUND);
-        for (int i = 0; i < words.size(); i++) {
-            statement = statement.param("w" + i, "%" + words.get(i).replaceAll("([%_\\\\])", "\\\\$1") + "%");
-        }
-        return statement.query(Listed.class).list();
+        return words.bind(list(where, " order by d.withdrawn, d.generic, d.name limit " + MOST_FOUND))
+                .query(Listed.class)
+                .list();
     }
 
     private JdbcClient.StatementSpec list(String where, String order) {

@@ -28,7 +28,6 @@ import ridgefall.app.edge.EdgeView;
 import ridgefall.app.http.Problem;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
-import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.edge.Outline;
 import ridgefall.core.profile.DeviceClass;
 import ridgefall.core.profile.DeviceProfile;
@@ -254,7 +253,7 @@ class BookController {
             return null;
         }
         try {
-            return EdgeView.of(DeviceProfile.of(document, 1, null), List.of(), new View(0, false));
+            return EdgeView.of(DeviceProfile.of(document, 1, null));
         } catch (IllegalArgumentException e) {
             // What is wrong stands among the flaws; there is no picture of it.
             return null;

@@ -21,6 +21,8 @@ import ridgefall.app.job.Jobs;
 import ridgefall.app.parts.Stock;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.shop.Shop;
+import ridgefall.core.decide.DecideFact;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
 import ridgefall.core.decide.Decision;
 import ridgefall.core.decide.Decision.Option;
@@ -28,7 +30,7 @@ import ridgefall.core.decide.Diagnosis;
 import ridgefall.core.decide.Quote;
 import ridgefall.core.decide.Terms;
 import ridgefall.core.gate.Course;
-import ridgefall.core.job.Fact;
+import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
@@ -39,7 +41,6 @@ import ridgefall.core.profile.Symptom;
 import ridgefall.core.units.Money;
 import ridgefall.core.units.NotAllowed;
 import ridgefall.core.units.Source;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The ranked repairs of a job with their quotes, and each quote as a page to give away. */
 @RestController
@@ -49,15 +50,13 @@ class DecideController {
     private final Outcomes outcomes;
     private final Shop shop;
     private final Clock clock;
-    private final JsonMapper json;
 
-    DecideController(Jobs jobs, Stock stock, Outcomes outcomes, Shop shop, Clock clock, JsonMapper json) {
+    DecideController(Jobs jobs, Stock stock, Outcomes outcomes, Shop shop, Clock clock) {
         this.jobs = jobs;
         this.stock = stock;
         this.outcomes = outcomes;
         this.shop = shop;
         this.clock = clock;
-        this.json = json;
     }
 
     record AmountView(BigDecimal amount, String currency) {
@@ -96,7 +95,7 @@ class DecideController {
             List<FateView> fates,
             String oldFront) {}
 
-    record SymptomView(Symptom symptom, String words, boolean seen) {}
+    record SymptomView(Symptom symptom, String words, boolean seen, ChoiceView turn) {}
 
     record WorthView(
             Decision.Verdict verdict,
@@ -118,10 +117,15 @@ class DecideController {
         Course course = jobs.course(jobId);
         Decision decision = decision(course);
         Set<Symptom> seen = decision.symptoms();
-        Optional<Fact.RepairAgreed> agreed = course.state().repair();
+        Optional<DecideFact.RepairAgreed> agreed =
+                DecideState.of(course.state()).repair();
         return new DecideView(
                 List.of(Symptom.values()).stream()
-                        .map(s -> new SymptomView(s, s.words(), seen.contains(s)))
+                        .map(s -> new SymptomView(
+                                s,
+                                s.words(),
+                                seen.contains(s),
+                                ChoiceView.of(IntakeStation.turn(s, seen.contains(s)), who.role())))
                         .toList(),
                 decision.options().stream()
                         .map(option -> view(option, course, who.role()))
@@ -135,19 +139,19 @@ class DecideController {
                 ChoiceView.of(
                         Step.other(
                                 "What another one costs",
-                                new Fact.ReplacementPriced(
+                                new DecideFact.ReplacementPriced(
                                         BigDecimal.ZERO, shop.settings().currency()),
                                 new Ask("price", "Another one like this, used", Ask.Kind.NUMBER, null, null)),
-                        who.role(),
-                        json),
-                agreed.map(Fact.RepairAgreed::repairId).orElse(null),
-                agreed.map(Fact.RepairAgreed::grade).orElse(null));
+                        who.role()),
+                agreed.map(DecideFact.RepairAgreed::repairId).orElse(null),
+                agreed.map(DecideFact.RepairAgreed::grade).orElse(null));
     }
 
     /** The quote as a PDF to give away. */
     @GetMapping(path = "/api/jobs/{jobId}/quote", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> quote(@PathVariable UUID jobId, @RequestParam String repairId, @RequestParam Grade grade) {
-        Course course = jobs.course(jobId);
+        Jobs.Job job = jobs.job(jobId);
+        Course course = job.course();
         Option option = decision(course).options().stream()
                 .filter(o -> o.repair().id().equals(repairId))
                 .findFirst()
@@ -156,7 +160,7 @@ class DecideController {
                 .filter(q -> q.grade() == grade)
                 .findFirst()
                 .orElseThrow(() -> new NotAllowed("grade", grade, "a grade that can be had for this repair"));
-        long number = jobs.number(jobId);
+        long number = job.number();
         byte[] pdf = QuotePage.pdf(number, course, option, quote, clock.instant());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
@@ -177,7 +181,7 @@ class DecideController {
                 stock.offers(course.profile().id(), course.profile().variantId(), terms.currency()),
                 outcomes.of(course.profile().id()),
                 terms,
-                course.state().replacement().orElse(null));
+                DecideState.of(course.state()).replacement().orElse(null));
     }
 
     private OptionView view(Option option, Course course, Role role) {
@@ -216,7 +220,7 @@ class DecideController {
                 ChoiceView.of(
                         Step.go(
                                 "Agreed",
-                                new Fact.RepairAgreed(
+                                new DecideFact.RepairAgreed(
                                         option.repair().id(),
                                         quote.grade(),
                                         quote.total().amount(),
@@ -229,8 +233,7 @@ class DecideController {
                                         null,
                                         price),
                                 DecideStation.agreedBy(course.state())),
-                        role,
-                        json));
+                        role));
     }
 
     private static ChanceView view(ridgefall.core.decide.Chance chance) {

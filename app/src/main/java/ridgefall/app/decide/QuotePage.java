@@ -20,6 +20,7 @@ import ridgefall.core.decide.Decision.FateLine;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Quote;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeState;
 
 /** One A4 page: what is wrong, what is proposed, what becomes of the features, what it costs, and a line to sign. */
 final class QuotePage {
@@ -60,8 +61,11 @@ final class QuotePage {
         line("Quote for job " + number, 20);
         line(DateTimeFormatter.ISO_LOCAL_DATE.withZone(ZoneOffset.UTC).format(now), TEXT);
         y -= LEADING / 2;
-        line(course.profile().name() + ", for " + course.state().opened().owner(), 12.5f);
-        line("Reported: " + course.state().opened().fault(), TEXT);
+        line(
+                course.profile().name() + ", for "
+                        + IntakeState.of(course.state()).opened().owner(),
+                12.5f);
+        line("Reported: " + IntakeState.of(course.state()).opened().fault(), TEXT);
         heading("Proposed");
         line(option.repair().words() + ", " + quote.grade().words(), 12.5f);
         for (String why : option.because()) {

@@ -17,30 +17,33 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import ridgefall.app.book.Book;
+import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
-import ridgefall.app.job.Plans;
 import ridgefall.app.parts.PriceLists;
 import ridgefall.app.security.People;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.HeatSource;
-import ridgefall.core.job.Entry;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.CrackDrawn;
+import ridgefall.core.intake.IntakeFact.SymptomSeen;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.FunctionTested;
-import ridgefall.core.job.Fact.Phase;
-import ridgefall.core.job.IntakeFact.BendMarked;
-import ridgefall.core.job.IntakeFact.CrackDrawn;
-import ridgefall.core.job.IntakeFact.SymptomSeen;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Symptom;
+import ridgefall.core.prove.ProveFact;
+import ridgefall.core.strip.StripFact;
 
 /**
  * A day at the equipment workshop of Stannergill Ferries &amp; Huts, loaded once into an empty database. Its jobs come
@@ -57,15 +60,15 @@ class DemoData implements ApplicationRunner {
     private final Book book;
     private final PriceLists priceLists;
     private final Journal journal;
-    private final Plans plans;
+    private final Jobs jobs;
     private final HeatSources sources;
 
-    DemoData(People people, Book book, PriceLists priceLists, Journal journal, Plans plans, HeatSources sources) {
+    DemoData(People people, Book book, PriceLists priceLists, Journal journal, Jobs jobs, HeatSources sources) {
         this.people = people;
         this.book = book;
         this.priceLists = priceLists;
         this.journal = journal;
-        this.plans = plans;
+        this.jobs = jobs;
         this.sources = sources;
     }
 
@@ -121,7 +124,7 @@ class DemoData implements ApplicationRunner {
                 "Skipper's watch, ferry Thorn",
                 "Glass shattered, payment still works",
                 at(Station.DECIDE),
-                new Fact.FrontSeen(FrontCondition.SHATTERED));
+                new IntakeFact.FrontSeen(FrontCondition.SHATTERED));
         LOG.info("demo data loaded");
     }
 
@@ -139,17 +142,17 @@ class DemoData implements ApplicationRunner {
         DeviceProfile profile = book.newest(device, variant);
         UUID id = UUID.randomUUID();
         require(journal.open(
-                id, null, new Fact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
+                id, null, new IntakeFact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
         List<Fact> first = new ArrayList<>(List.of(special));
         while (true) {
-            List<Entry> entries = journal.entries(id);
-            Course course = plans.course(entries);
+            Course course = jobs.course(id);
             Optional<Step> next = Course.next(course.steps());
             if (next.isEmpty() || first.isEmpty() && until.test(next.get())) {
                 return;
             }
             Fact fact = first.isEmpty() ? filled(next.get().choices().get(0).fact(), owner) : first.remove(0);
-            require(journal.append(id, new Journal.Command(UUID.randomUUID(), entries.size(), null, fact), ANSA));
+            require(journal.append(
+                    id, new Journal.Command(UUID.randomUUID(), course.state().seq(), null, fact), ANSA));
         }
     }
 
@@ -161,12 +164,12 @@ class DemoData implements ApplicationRunner {
 
     /** What a person would type where a tap asks for more. */
     private static Fact filled(Fact fact, String owner) {
-        if (fact instanceof Fact.RepairAgreed f) {
-            return new Fact.RepairAgreed(f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), owner);
-        } else if (fact instanceof Fact.ScrewsCounted f) {
-            return new Fact.ScrewsCounted(f.direction(), 14);
-        } else if (fact instanceof Fact.HandedOver) {
-            return new Fact.HandedOver(owner);
+        if (fact instanceof DecideFact.RepairAgreed f) {
+            return new DecideFact.RepairAgreed(f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), owner);
+        } else if (fact instanceof StripFact.ScrewsCounted f) {
+            return new StripFact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof ProveFact.HandedOver) {
+            return new ProveFact.HandedOver(owner);
         }
         return fact;
     }

@@ -4,12 +4,15 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.edge.Landmark;
-import ridgefall.core.job.IntakeFact;
-import ridgefall.core.job.JobState;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.intake.IntakeStation;
+import ridgefall.core.job.Role;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 
@@ -65,12 +68,18 @@ public record EdgeView(
             MarkKind kind,
             List<Dot> dots,
             @Schema(nullable = true) Double gapMm,
-            String words) {}
+            String words,
+            ChoiceView remove) {}
 
     /** A width of border or ledge over an interval. */
     public record WidthView(double fromMm, double lengthMm, double widthMm) {}
 
-    public static EdgeView of(DeviceProfile profile, List<JobState.Mark> marks, View view) {
+    /** Of a device as it is drawn in the book: nothing is marked on it. */
+    public static EdgeView of(DeviceProfile profile) {
+        return of(profile, List.of(), new View(0, false), Role.DESK);
+    }
+
+    public static EdgeView of(DeviceProfile profile, List<IntakeState.Mark> marks, View view, Role role) {
         EdgeLine edge = profile.edge();
         boolean upright = view.quarterTurns() % 2 == 0;
         return new EdgeView(
@@ -96,11 +105,12 @@ public record EdgeView(
                         .map(p -> new WidthView(
                                 p.interval().fromMm(), p.interval().lengthMm(), p.value()))
                         .toList(),
-                marks.stream().map(mark -> mark(profile, mark, view)).toList());
+                marks.stream().map(mark -> mark(profile, mark, view, role)).toList());
     }
 
-    private static MarkView mark(DeviceProfile profile, JobState.Mark mark, View view) {
+    private static MarkView mark(DeviceProfile profile, IntakeState.Mark mark, View view, Role role) {
         EdgeLine edge = profile.edge();
+        ChoiceView remove = ChoiceView.of(IntakeStation.remove(mark), role);
         if (mark.mark() instanceof IntakeFact.CrackDrawn f) {
             return new MarkView(
                     mark.seq(),
@@ -109,10 +119,16 @@ public record EdgeView(
                             .map(p -> dot(edge, p.xMm(), p.yMm(), view))
                             .toList(),
                     null,
-                    "Crack");
+                    "Crack",
+                    remove);
         } else if (mark.mark() instanceof IntakeFact.DentMarked f) {
             return new MarkView(
-                    mark.seq(), MarkKind.DENT, List.of(dot(edge, f.at().xMm(), f.at().yMm(), view)), null, "Dent");
+                    mark.seq(),
+                    MarkKind.DENT,
+                    List.of(dot(edge, f.at().xMm(), f.at().yMm(), view)),
+                    null,
+                    "Dent",
+                    remove);
         }
         IntakeFact.BendMarked bend = (IntakeFact.BendMarked) mark.mark();
         boolean right = bend.corner() == Landmark.TOP_RIGHT || bend.corner() == Landmark.BOTTOM_RIGHT;
@@ -122,7 +138,8 @@ public record EdgeView(
                 MarkKind.BEND,
                 List.of(dot(edge, right ? edge.widthMm() : 0, bottom ? edge.heightMm() : 0, view)),
                 bend.gapMm(),
-                "Bent at the " + profile.placeName(bend.corner()));
+                "Bent at the " + profile.placeName(bend.corner()),
+                remove);
     }
 
     private static Dot dot(EdgeLine edge, double xMm, double yMm, View view) {

@@ -26,7 +26,8 @@ import ridgefall.core.heat.CalibrationFit.Fitted;
 import ridgefall.core.heat.CalibrationFit.Outcome;
 import ridgefall.core.heat.CalibrationFit.Refused;
 import ridgefall.core.heat.HeatQuestion;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.units.NotAllowed;
 
 /** The log of a job's last soak: out, in, and into the bench's own numbers. */
@@ -58,16 +59,17 @@ class CalibrationController {
     record Kept(int readings) {}
 
     static Soak last(UUID jobId, Course course) {
-        return course.state()
+        return HeatState.of(course.state())
                 .lastSoak()
                 .orElseThrow(() -> new NotAllowed("jobId", jobId, "a job that was laid on a source"));
     }
 
     @GetMapping(path = "/log", produces = "text/csv")
     ResponseEntity<String> log(@PathVariable UUID jobId) {
-        Soak soak = last(jobId, jobs.course(jobId));
+        Jobs.Job job = jobs.job(jobId);
+        Soak soak = last(jobId, job.course());
         return ResponseEntity.ok()
-                .header("Content-Disposition", "attachment; filename=\"soak-" + jobs.number(jobId) + ".csv\"")
+                .header("Content-Disposition", "attachment; filename=\"soak-" + job.number() + ".csv\"")
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .body(HeatLog.of(soak.startedAt(), readings.of(jobId, soak.seq())));
     }
@@ -92,7 +94,7 @@ class CalibrationController {
         HeatQuestion question = course.heatQuestion();
         Outcome outcome = CalibrationFit.of(
                 question,
-                course.state().soaks(),
+                HeatState.of(course.state()).soaks(),
                 readings.measured(jobId, soak.seq(), soak.startedAt()),
                 clock.instant());
         String name = question.sourceName(soak.sourceId());

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -16,14 +17,16 @@ import ridgefall.app.heat.HeatViews.HeatView;
 import ridgefall.app.instrument.Readings;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Plans;
+import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.Forecast;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Measured;
 import ridgefall.core.heat.Setup;
-import ridgefall.core.job.Fact.Sweep;
-import ridgefall.core.job.JobState.Soak;
 
 @RestController
 @RequestMapping("/api/jobs/{jobId}")
@@ -53,7 +56,10 @@ class HeatController {
      * @param first a rough one that is there at once, where the full ones are not at hand yet
      */
     @GetMapping("/heat")
-    HeatView heat(@PathVariable UUID jobId, @RequestParam(defaultValue = "false") boolean first) {
+    HeatView heat(
+            @PathVariable UUID jobId,
+            @RequestParam(defaultValue = "false") boolean first,
+            @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         HeatQuestion question = course.heatQuestion();
         boolean rough = first && plans.heatAtHand(question).isEmpty();
@@ -61,8 +67,9 @@ class HeatController {
                 question,
                 rough,
                 course.stillWarm(),
-                course.state().soaks().size(),
-                rough ? List.of(question.firstLook()) : plans.heat(question));
+                HeatState.of(course.state()).soaks().size(),
+                rough ? List.of(question.firstLook()) : plans.heat(question),
+                who.role());
     }
 
     /** What a source in a setting would do: with the time that suits it, or with one that someone swears by. */
@@ -74,24 +81,29 @@ class HeatController {
             @RequestParam(required = false) @Schema(nullable = true) Double dial,
             @RequestParam(required = false) @Schema(nullable = true) Double distanceMm,
             @RequestParam(defaultValue = "FACE") Sweep sweep,
-            @RequestParam(required = false) @Schema(nullable = true) Double seconds) {
-        HeatQuestion question = jobs.course(jobId).heatQuestion();
+            @RequestParam(required = false) @Schema(nullable = true) Double seconds,
+            @AuthenticationPrincipal SignedIn who) {
+        Course course = jobs.course(jobId);
+        HeatQuestion question = course.heatQuestion();
         HeatPlanner planner = question.planner(HeatPlanner.FULL);
         Setup setup = new Setup(settingC, dial, distanceMm, sweep);
         return HeatPlanView.of(
                 seconds == null
                         ? planner.on(question.source(sourceId), setup)
-                        : planner.judged(question.source(sourceId), setup, seconds));
+                        : planner.judged(question.source(sourceId), setup, seconds),
+                course.stillWarm(),
+                who.role());
     }
 
     /** What the device does that lies on a source, or came off it last. */
     @GetMapping("/heat/forecast")
-    ForecastView forecast(@PathVariable UUID jobId) {
+    ForecastView forecast(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         Soak last = CalibrationController.last(jobId, course);
-        List<Soak> soaks = course.state().soaks();
+        List<Soak> soaks = HeatState.of(course.state()).soaks();
         HeatQuestion question = course.heatQuestion();
         List<Measured> measured = readings.thinned(jobId, last.seq(), last.startedAt());
-        return ForecastView.of(question, last, forecasts.get(new Asked(question, soaks, measured)), measured);
+        return ForecastView.of(
+                question, last, forecasts.get(new Asked(question, soaks, measured)), measured, who.role());
     }
 }

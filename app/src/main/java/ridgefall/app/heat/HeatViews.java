@@ -4,14 +4,17 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
+import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.core.heat.Forecast;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.heat.HeatStation;
 import ridgefall.core.heat.Measured;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.Fact.Sweep;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.job.Role;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
@@ -67,6 +70,8 @@ final class HeatViews {
             @Schema(nullable = true) Double distanceMm,
             Sweep sweep,
             boolean feasible,
+            int seconds,
+            ChoiceView begin,
             double soakSeconds,
             int dwells,
             double readyShare,
@@ -86,7 +91,7 @@ final class HeatViews {
             List<BondStretchView> stretches,
             List<InfluenceView> influences,
             List<CandidateView> candidates) {
-        static HeatPlanView of(HeatPlan plan) {
+        static HeatPlanView of(HeatPlan plan, boolean stillWarm, Role role) {
             return new HeatPlanView(
                     plan.source().id(),
                     plan.source().name(),
@@ -95,6 +100,8 @@ final class HeatViews {
                     plan.setup().distanceMm(),
                     plan.setup().sweep(),
                     plan.feasible(),
+                    HeatStation.seconds(plan, stillWarm),
+                    ChoiceView.of(HeatStation.begin(plan, stillWarm), role),
                     plan.soakSeconds(),
                     plan.dwells(),
                     plan.readyShare(),
@@ -146,13 +153,16 @@ final class HeatViews {
      * @param soaks how often it was laid on a source
      */
     record HeatView(Guarded guarded, boolean rough, boolean stillWarm, int soaks, List<HeatPlanView> plans) {
-        static HeatView of(HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<HeatPlan> plans) {
+        static HeatView of(
+                HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<HeatPlan> plans, Role role) {
             return new HeatView(
                     Guarded.in(question),
                     rough,
                     stillWarm,
                     soaks,
-                    plans.stream().map(HeatPlanView::of).toList());
+                    plans.stream()
+                            .map(plan -> HeatPlanView.of(plan, stillWarm, role))
+                            .toList());
         }
     }
 
@@ -161,6 +171,17 @@ final class HeatViews {
 
     /** By hand or by an instrument. */
     record MeasuredPoint(double seconds, Surface surface, double celsius) {}
+
+    /** What can be told while it lies there. */
+    record DuringView(ChoiceView pickGoesIn, ChoiceView notYet, ChoiceView lying, ChoiceView setting) {
+        static DuringView of(HeatStation.During during, Role role) {
+            return new DuringView(
+                    ChoiceView.of(during.pickGoesIn(), role),
+                    ChoiceView.of(during.notYet(), role),
+                    ChoiceView.of(during.lying(), role),
+                    ChoiceView.of(during.setting(), role));
+        }
+    }
 
     /** What the bench is told from then on. */
     record SoakMoment(Forecast.Moment.Kind kind, double fromSeconds) {}
@@ -182,8 +203,10 @@ final class HeatViews {
             double agreeing,
             List<ForecastPoint> curve,
             List<StretchForecast> stretches,
-            List<MeasuredPoint> measured) {
-        static ForecastView of(HeatQuestion question, Soak soak, Forecast forecast, List<Measured> instruments) {
+            List<MeasuredPoint> measured,
+            DuringView during) {
+        static ForecastView of(
+                HeatQuestion question, Soak soak, Forecast forecast, List<Measured> instruments, Role role) {
             return new ForecastView(
                     forecast.soakSeq(),
                     forecast.running(),
@@ -213,12 +236,13 @@ final class HeatViews {
                                     instruments.stream()
                                             .map(m -> new MeasuredPoint(m.seconds(), m.surface(), m.celsius())),
                                     soak.happened().stream()
-                                            .filter(h -> h.fact() instanceof Fact.TemperatureRead)
+                                            .filter(h -> h.fact() instanceof HeatFact.TemperatureRead)
                                             .map(h -> {
-                                                Fact.TemperatureRead read = (Fact.TemperatureRead) h.fact();
+                                                HeatFact.TemperatureRead read = (HeatFact.TemperatureRead) h.fact();
                                                 return new MeasuredPoint(h.seconds(), read.surface(), read.celsius());
                                             }))
-                            .toList());
+                            .toList(),
+                    DuringView.of(HeatStation.during(soak), role));
         }
     }
 }

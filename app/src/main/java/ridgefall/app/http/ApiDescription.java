@@ -1,11 +1,16 @@
 package ridgefall.app.http;
 
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.core.converter.ResolvedSchema;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -13,10 +18,12 @@ import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.Fact;
 
 /** The generated description of the interface. Every field is always present; those that may be null say so. */
 @Configuration
-class ApiDescription {
+public class ApiDescription {
     /** Schema and field; what the annotations of a record can't say, because it stands in the core or is a reference. */
     private static final List<String[]> MAY_BE_NULL = List.of(
             new String[] {"SourceView", "air"},
@@ -41,6 +48,23 @@ class ApiDescription {
             new String[] {"CarryOver", "brings"},
             new String[] {"Variant", "massKg"});
 
+    /** The same of facts. */
+    private static final List<String[]> MAY_BE_NULL_IN_FACTS = List.of(
+            new String[] {"JobOpened", "variantId"},
+            new String[] {"FunctionTested", "reason"},
+            new String[] {"CheckAnswered", "reason"},
+            new String[] {"TimerStarted", "timerId"},
+            new String[] {"TimerStopped", "timerId"},
+            new String[] {"HoldOverridden", "held"},
+            new String[] {"RepairAgreed", "grade"},
+            new String[] {"PhotoTaken", "words"},
+            new String[] {"MishapSeen", "positionMm"},
+            new String[] {"SoakStarted", "dial"},
+            new String[] {"SoakStarted", "distanceMm"});
+
+    /** Where a fact stands in what is sent: {@code @Schema(ref = ApiDescription.FACT)}. */
+    public static final String FACT = "#/components/schemas/Fact";
+
     @Bean
     OpenAPI info() {
         // A server of its own, or the description would name whatever address it was asked at.
@@ -50,6 +74,7 @@ class ApiDescription {
     @Bean
     OpenApiCustomizer everyFieldIsPresent() {
         return api -> {
+            facts(api);
             for (Schema<?> schema : api.getComponents().getSchemas().values()) {
                 if (schema.getProperties() != null) {
                     schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
@@ -57,7 +82,33 @@ class ApiDescription {
             }
             outlines(api);
             MAY_BE_NULL.forEach(one -> mayBeNull(api, one[0], one[1]));
+            MAY_BE_NULL_IN_FACTS.forEach(one -> mayBeNull(api, one[0], one[1]));
         };
+    }
+
+    /** Every fact there is, told apart by its type. */
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void facts(OpenAPI api) {
+        Map<String, Schema> schemas = api.getComponents().getSchemas();
+        Discriminator byType = new Discriminator().propertyName("type");
+        List<Schema> all = new ArrayList<>();
+        Course.facts().sorted(Comparator.comparing(Class::getSimpleName)).forEach(fact -> {
+            String name = fact.getSimpleName();
+            ResolvedSchema resolved =
+                    ModelConverters.getInstance(true).resolveAsResolvedSchema(new AnnotatedType(fact));
+            resolved.referencedSchemas.forEach(schemas::putIfAbsent);
+            Map<String, Schema> fields =
+                    new TreeMap<>(resolved.schema.getProperties() == null ? Map.of() : resolved.schema.getProperties());
+            fields.replaceAll(
+                    (field, schema) -> ("#/components/schemas/" + Fact.class.getSimpleName()).equals(schema.get$ref())
+                            ? new JsonSchema().$ref(FACT)
+                            : schema);
+            fields.put("type", new JsonSchema().types(Set.of("string"))._const(name));
+            schemas.put(name, object(fields));
+            byType.mapping(name, "#/components/schemas/" + name);
+            all.add(new JsonSchema().$ref("#/components/schemas/" + name));
+        });
+        schemas.put("Fact", new JsonSchema().oneOf(all).discriminator(byType));
     }
 
     /** A reference to another schema loses its "nullable" on the way into the description. */
@@ -95,7 +146,8 @@ class ApiDescription {
                                 new JsonSchema().$ref("#/components/schemas/Closed"))));
     }
 
-    private static Schema<?> object(Map<String, Schema<?>> fields) {
+    @SuppressWarnings("rawtypes")
+    private static Schema<?> object(Map<String, ? extends Schema> fields) {
         JsonSchema object = new JsonSchema();
         object.types(Set.of("object"));
         new TreeMap<>(fields).forEach(object::addProperty);

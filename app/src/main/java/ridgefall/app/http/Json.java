@@ -1,23 +1,27 @@
 package ridgefall.app.http;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import java.util.Arrays;
-import java.util.stream.Stream;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import ridgefall.core.edge.Outline;
+import ridgefall.core.gate.Course;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.json.JsonReadFeature;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.jsontype.NamedType;
+import tools.jackson.databind.jsontype.TypeSerializer;
 import tools.jackson.databind.module.SimpleModule;
 
 /** How facts look as JSON: the record's own fields and its name as {@code type}. Nothing is guessed or coerced. */
@@ -43,18 +47,25 @@ public class Json {
         }
     }
 
-    /** The records of a sealed family, however its families are nested. */
-    private static Stream<Class<?>> facts(Class<?> family) {
-        return family.isSealed()
-                ? Arrays.stream(family.getPermittedSubclasses()).flatMap(Json::facts)
-                : Stream.of(family);
+    /** What can't be read here leaves as it came. */
+    private static final class AsItCame extends ValueSerializer<JobFact.FromNewer> {
+        @Override
+        public void serialize(JobFact.FromNewer fact, JsonGenerator out, SerializationContext context) {
+            out.writeRawValue(fact.text());
+        }
+
+        @Override
+        public void serializeWithType(
+                JobFact.FromNewer fact, JsonGenerator out, SerializationContext context, TypeSerializer type) {
+            serialize(fact, out, context);
+        }
     }
 
     @Bean
-    JsonMapperBuilderCustomizer strictFacts() {
+    public JsonMapperBuilderCustomizer strictFacts() {
         return builder -> {
             builder.addMixIn(Fact.class, Named.class);
-            facts(Fact.class).forEach(fact -> builder.registerSubtypes(new NamedType(fact, fact.getSimpleName())));
+            Course.facts().forEach(fact -> builder.registerSubtypes(new NamedType(fact, fact.getSimpleName())));
             builder.addMixIn(Outline.class, Named.class);
             for (Class<?> outline : Outline.class.getPermittedSubclasses()) {
                 builder.registerSubtypes(new NamedType(outline, outline.getSimpleName()));
@@ -67,6 +78,7 @@ public class Json {
                     // NaN is read as a number, so that the check of its field can name the field.
                     .enable(JsonReadFeature.ALLOW_NON_NUMERIC_NUMBERS);
             builder.addModule(new SimpleModule("plain text").addDeserializer(String.class, new PlainText()));
+            builder.addModule(new SimpleModule("from newer").addSerializer(JobFact.FromNewer.class, new AsItCame()));
         };
     }
 }

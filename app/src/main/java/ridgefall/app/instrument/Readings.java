@@ -13,8 +13,8 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.Measured;
-import ridgefall.core.job.Fact.Surface;
 
 /** What instruments said while a device lay on a source. Rows are only ever added. */
 @Repository

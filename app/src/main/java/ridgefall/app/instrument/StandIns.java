@@ -30,12 +30,13 @@ import ridgefall.app.instrument.Instruments.Instrument;
 import ridgefall.app.instrument.Readings.Soaking;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.heat.StandInBench;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.JobState.Soak;
 
 /**
  * Two instruments that are not there: a plate with a sensor in its face and a thermometer with two thermocouples, both
@@ -159,7 +160,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
         }
         Course course = jobs.course(soaking.get().jobId());
         HeatSource source = course.heatQuestion().source(SOURCE);
-        Setup setup = Setup.face(course.state().runningSoak().orElseThrow().settingC());
+        Setup setup = Setup.face(
+                HeatState.of(course.state()).runningSoak().orElseThrow().settingC());
         return bench(soaking.get()).surfaceC(source, setup) + idle() - HeatQuestion.ROOM_C;
     }
 
@@ -170,7 +172,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private StandInBench bench(Soaking soaking) {
         Course course = jobs.course(soaking.jobId());
         HeatQuestion question = course.heatQuestion();
-        return benches.get(course.state().soaks(), soaks -> new StandInBench(question, soaks, SEED));
+        return benches.get(HeatState.of(course.state()).soaks(), soaks -> new StandInBench(question, soaks, SEED));
     }
 
     @Override

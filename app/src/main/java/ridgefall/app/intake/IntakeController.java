@@ -29,6 +29,7 @@ import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.units.NotAllowed;
 
 @RestController
@@ -57,7 +58,7 @@ class IntakeController {
     @GetMapping("/api/jobs/{jobId}/owner")
     OwnerView owner(@PathVariable UUID jobId) {
         return new OwnerView(
-                jobs.course(jobId).state().opened().owner(),
+                IntakeState.of(jobs.course(jobId).state()).opened().owner(),
                 owners.contact(jobId).orElse(null));
     }
 
@@ -94,7 +95,8 @@ class IntakeController {
 
     @GetMapping("/api/jobs/{jobId}/tag")
     TagView tag(@PathVariable UUID jobId) {
-        Course course = jobs.course(jobId);
+        Jobs.Job job = jobs.job(jobId);
+        Course course = job.course();
         String address = ServletUriComponentsBuilder.fromCurrentContextPath()
                 .path("/jobs/{jobId}")
                 .buildAndExpand(jobId)
@@ -109,10 +111,10 @@ class IntakeController {
             }
         }
         return new TagView(
-                jobs.number(jobId),
+                job.number(),
                 course.profile().name(),
-                course.state().opened().owner(),
-                course.state().opened().fault(),
+                IntakeState.of(course.state()).opened().owner(),
+                IntakeState.of(course.state()).opened().fault(),
                 path.toString(),
                 code.getWidth());
     }

@@ -13,7 +13,7 @@ import ridgefall.app.http.Problem;
 import ridgefall.app.job.Journal;
 import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.security.SignedIn;
-import ridgefall.core.job.IntakeFact;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.units.NotAllowed;
 
 /**

@@ -16,17 +16,14 @@ import ridgefall.app.security.SignedIn;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Hold;
-import tools.jackson.databind.json.JsonMapper;
 
 /** What the one who tapped is told: a receipt, or a problem that says what stands in the way. */
 @Component
 public class Answers {
     private final Jobs jobs;
-    private final JsonMapper json;
 
-    Answers(Jobs jobs, JsonMapper json) {
+    Answers(Jobs jobs) {
         this.jobs = jobs;
-        this.json = json;
     }
 
     /** Where the fact stands in its job's journal. */
@@ -87,7 +84,7 @@ public class Answers {
                 Map.of(
                         "holds",
                         holds.stream()
-                                .map(hold -> HoldView.of(hold, held.fact(), who.role(), json))
+                                .map(hold -> HoldView.of(hold, held.fact(), who.role()))
                                 .toList()));
     }
 }

@@ -3,7 +3,6 @@ package ridgefall.app.job;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,15 +12,15 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.book.Book;
+import ridgefall.app.http.ApiDescription;
 import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.IntakeFact;
-import ridgefall.core.job.PartsFact;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
-import tools.jackson.databind.json.JsonMapper;
 
 @RestController
 @RequestMapping("/api/jobs")
@@ -31,15 +30,13 @@ class JobController {
     private final Answers answers;
     private final Jobs jobs;
     private final Clock clock;
-    private final JsonMapper json;
 
-    JobController(Journal journal, Book book, Answers answers, Jobs jobs, Clock clock, JsonMapper json) {
+    JobController(Journal journal, Book book, Answers answers, Jobs jobs, Clock clock) {
         this.journal = journal;
         this.book = book;
         this.answers = answers;
         this.jobs = jobs;
         this.clock = clock;
-        this.json = json;
     }
 
     /** {@code commandId} is made by the client and becomes the job's id. */
@@ -55,15 +52,15 @@ class JobController {
             UUID commandId,
             long expectedSeq,
             @Schema(nullable = true) Instant tappedAt,
-            @Schema(implementation = Map.class) Fact fact) {}
+            @Schema(ref = ApiDescription.FACT) Fact fact) {}
 
     @PostMapping
     Receipt open(@RequestBody NewJob given, @AuthenticationPrincipal SignedIn who) {
         Allowed.present("commandId", given.commandId());
         DeviceProfile profile = book.newest(given.profileId(), given.variantId());
         Allowed.optionalText("contact", given.contact(), 120);
-        Fact.JobOpened fact =
-                new Fact.JobOpened(profile.id(), profile.version(), profile.variantId(), given.owner(), given.fault());
+        IntakeFact.JobOpened fact = new IntakeFact.JobOpened(
+                profile.id(), profile.version(), profile.variantId(), given.owner(), given.fault());
         return answers.of(journal.open(given.commandId(), null, fact, given.contact(), who), given.commandId(), who);
     }
 
@@ -75,7 +72,7 @@ class JobController {
             throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
         } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");
-        } else if (given.fact() instanceof IntakeFact.CameBack back && !journal.handedOver(back.jobNumber())) {
+        } else if (given.fact() instanceof IntakeFact.CameBack back && !jobs.handedOver(back.jobNumber())) {
             throw new NotAllowed("jobNumber", back.jobNumber(), "the number of a job that was handed over");
         }
         return answers.of(
@@ -89,6 +86,6 @@ class JobController {
 
     @GetMapping("/{jobId}")
     JobView job(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
-        return JobView.of(jobId, jobs.number(jobId), jobs.course(jobId), clock.instant(), who, json);
+        return JobView.of(jobId, jobs.job(jobId), clock.instant(), who);
     }
 }

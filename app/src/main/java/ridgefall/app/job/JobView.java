@@ -6,24 +6,32 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import ridgefall.app.http.ApiDescription;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.DamageFact;
+import ridgefall.core.damage.DamageState;
 import ridgefall.core.gate.Course;
-import ridgefall.core.job.Damage;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.prove.ProveState;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
+import ridgefall.core.separate.SeparateState;
 
 /** All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect. */
 public record JobView(
@@ -48,6 +56,8 @@ public record JobView(
         List<PhotoView> photos,
         boolean bonded,
         List<MishapView> mishaps,
+        List<ChoiceView> whenItGoesWrong,
+        BoardView board,
         List<HoldView> holdsBeforeSealing,
         @Schema(nullable = true) UndoView undo,
         List<EntryView> journal) {
@@ -70,14 +80,22 @@ public record JobView(
             List<ChoiceView> choices) {}
 
     /** {@code fact} is ready to send once the values in {@code asks} are filled in. */
-    public record ChoiceView(String label, Step.Tone tone, boolean mine, Map<String, Object> fact, List<AskView> asks) {
-        public static ChoiceView of(Step.Choice choice, Role role, JsonMapper json) {
+    public record ChoiceView(
+            String label,
+            Step.Tone tone,
+            boolean mine,
+            @Schema(ref = ApiDescription.FACT) Fact fact,
+            List<AskView> asks) {
+        public static ChoiceView of(Step.Choice choice, Role role) {
+            return of(choice, role.mayRecord(choice.fact()));
+        }
+
+        static ChoiceView of(Step.Choice choice, boolean mine) {
             return new ChoiceView(
                     choice.label(),
                     choice.tone(),
-                    role.mayRecord(choice.fact()),
-                    json.readValue(
-                            json.writerFor(Fact.class).writeValueAsString(choice.fact()), new TypeReference<>() {}),
+                    mine,
+                    choice.fact(),
                     choice.asks().stream()
                             .map(a -> new AskView(a.field(), a.label(), a.kind(), a.unit(), a.suggestion()))
                             .toList());
@@ -91,11 +109,10 @@ public record JobView(
             @Schema(nullable = true) String unit,
             @Schema(nullable = true) String suggestion) {}
 
-    public record TimerView(long seq, JobState.Timer.Kind kind, String words, Instant startedAt, int seconds) {
-        static List<TimerView> running(JobState state) {
-            return state.timers().stream()
-                    .filter(JobState.Timer::running)
-                    .map(t -> new TimerView(t.seq(), t.kind(), t.words(), t.startedAt(), t.seconds()))
+    public record TimerView(long seq, String kind, String words, Instant startedAt, int seconds) {
+        static List<TimerView> running(Course course) {
+            return course.state().running().stream()
+                    .map(t -> new TimerView(t.seq(), t.kind(), course.timing(t), t.startedAt(), t.seconds()))
                     .toList();
         }
     }
@@ -110,6 +127,17 @@ public record JobView(
             Instant at,
             @Schema(nullable = true) Double positionMm) {}
 
+    /** What is drawn on the outline. */
+    public record BoardView(ChoiceView crackAt, ChoiceView crack, ChoiceView dent, ChoiceView bend) {
+        static BoardView of(IntakeStation.Board board, Role role) {
+            return new BoardView(
+                    ChoiceView.of(board.crackAt(), role),
+                    ChoiceView.of(board.crack(), role),
+                    ChoiceView.of(board.dent(), role),
+                    ChoiceView.of(board.bend(), role));
+        }
+    }
+
     /** {@code signOff} is how a lead goes on all the same; null where nobody may. */
     public record HoldView(
             String id,
@@ -117,20 +145,20 @@ public record JobView(
             String stationWords,
             String because,
             @Schema(nullable = true) ChoiceView signOff) {
-        static HoldView of(Hold hold, Fact held, Role role, JsonMapper json) {
+        static HoldView of(Hold hold, Fact held, Role role) {
             return new HoldView(
                     hold.id(),
                     hold.station(),
                     hold.station().words(),
                     hold.because(),
                     hold.signOff(held)
-                            .map(choice -> ChoiceView.of(choice, role, json))
+                            .map(choice -> ChoiceView.of(choice, role))
                             .orElse(null));
         }
     }
 
-    /** @param mine whether the reader may; else it is for whoever recorded it, or a lead */
-    public record UndoView(long seq, String words, String who, boolean mine) {}
+    /** @param choice the reader's, or else that of whoever recorded it, and of a lead */
+    public record UndoView(String words, String who, ChoiceView choice) {}
 
     public record EntryView(long seq, Instant at, String who, String words, boolean undone) {
         static EntryView of(Entry entry, FactWords words, boolean undone) {
@@ -138,7 +166,8 @@ public record JobView(
         }
     }
 
-    static JobView of(UUID id, long number, Course course, Instant now, SignedIn reader, JsonMapper json) {
+    static JobView of(UUID id, Jobs.Job job, Instant now, SignedIn reader) {
+        Course course = job.course();
         Role role = reader.role();
         JobState state = course.state();
         DeviceProfile profile = course.profile();
@@ -152,46 +181,51 @@ public record JobView(
         Collections.reverse(journal);
         return new JobView(
                 id,
-                number,
+                job.number(),
                 state.seq(),
                 now,
                 profile.name(),
                 profile.words(),
-                state.opened().owner(),
-                state.opened().fault(),
-                state.openedAt(),
-                state.handedOverAt().isPresent(),
+                IntakeState.of(state).opened().owner(),
+                IntakeState.of(state).opened().fault(),
+                IntakeState.of(state).openedAt(),
+                ProveState.of(state).handedOverAt().isPresent(),
                 next.map(Step::station).orElse(null),
                 Arrays.stream(Station.values())
                         .map(station -> stationView(station, steps, course))
                         .toList(),
-                steps.stream().map(step -> stepView(step, role, json)).toList(),
+                steps.stream().map(step -> stepView(step, role)).toList(),
                 next.map(Step::id).orElse(null),
                 course.atRisk(),
-                TimerView.running(state),
-                state.wedges(),
+                TimerView.running(course),
+                SeparateState.of(state).wedges(),
                 Damage.edgeCracks(profile, state).stream()
                         .map(c -> new CrackView(c.fromMm(), c.lengthMm()))
                         .toList(),
-                state.photos().stream()
+                IntakeState.of(state).photos().stream()
                         .map(p -> new PhotoView(p.photoId(), p.words()))
                         .toList(),
                 profile.bonded(),
-                state.mishaps().stream()
+                DamageState.of(state).mishaps().stream()
                         .map(m -> new MishapView(
                                 m.mishap().mishap().words(), m.at(), m.mishap().positionMm()))
                         .toList(),
-                state.sealedAt().isPresent()
+                Stream.of(DamageFact.Mishap.values())
+                        .map(what -> ChoiceView.of(Damage.mishap(what), role))
+                        .toList(),
+                BoardView.of(IntakeStation.board(), role),
+                SealState.of(state).sealedAt().isPresent()
                         ? List.of()
                         : SealStation.holdsBeforeSealing(profile, state).stream()
-                                .map(hold -> HoldView.of(hold, new Fact.Sealed(), role, json))
+                                .map(hold -> HoldView.of(hold, new SealFact.Sealed(), role))
                                 .toList(),
                 course.undoable()
                         .map(entry -> new UndoView(
-                                entry.seq(),
                                 words.say(entry.fact()),
                                 entry.who(),
-                                reader.role().mayTakeBack(entry, reader.name())))
+                                ChoiceView.of(
+                                        Step.other("Take back", new JobFact.Undone(entry.seq())),
+                                        reader.role().mayTakeBack(entry, reader.name()))))
                         .orElse(null),
                 journal);
     }
@@ -204,7 +238,7 @@ public record JobView(
         return new StationView(station, station.words(), own.size() - open, own.size(), course.cautions(station));
     }
 
-    private static StepView stepView(Step step, Role role, JsonMapper json) {
+    private static StepView stepView(Step step, Role role) {
         return new StepView(
                 step.id(),
                 step.station(),
@@ -218,7 +252,7 @@ public record JobView(
                 step.lead(),
                 step.lead().words(),
                 step.choices().stream()
-                        .map(choice -> ChoiceView.of(choice, role, json))
+                        .map(choice -> ChoiceView.of(choice, role))
                         .toList());
     }
 }

@@ -3,8 +3,11 @@ package ridgefall.app.job;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import ridgefall.app.http.Problem;
 import ridgefall.app.shop.Shop;
 import ridgefall.app.tools.HeatSources;
 import ridgefall.core.gate.Course;
@@ -12,9 +15,8 @@ import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.JobState;
 import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.separate.CutPlan;
 
@@ -37,7 +39,13 @@ public class Plans implements Planning {
     }
 
     public Course course(List<Entry> journal) {
-        Fact.JobOpened opened = JobState.of(journal).opened();
+        if (!(journal.get(0).fact() instanceof IntakeFact.JobOpened opened)) {
+            throw Problem.of(
+                    HttpStatus.CONFLICT,
+                    "A newer version opened this job",
+                    "It can be read where that version runs",
+                    Map.of("field", "jobId"));
+        }
         return new Course(book.profile(opened.profileId(), opened.profileVersion(), opened.variantId()), journal, this);
     }
 

@@ -36,7 +36,8 @@ class Announcer {
         this.marks = marks;
     }
 
-    @TransactionalEventListener
+    /** After the commit; what was one statement has committed by itself. */
+    @TransactionalEventListener(fallbackExecution = true)
     void committed(Changed what) {
         changed.merge(what.jobId(), what.seq(), Math::max);
         if (asked.compareAndSet(false, true)) {

@@ -7,7 +7,7 @@ import ridgefall.app.job.Journal;
 import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
-import ridgefall.core.job.PartsFact;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 

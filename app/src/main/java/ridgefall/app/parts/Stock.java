@@ -5,16 +5,16 @@ import java.math.BigDecimal;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.store.WordSearch;
 import ridgefall.core.decide.Offer;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.Grade;
@@ -79,24 +79,14 @@ public class Stock {
     private static final String SELECT = COUNTED + "stock s ";
 
     /** Rows that have all the given words in part number, supplier, device or kind. */
-    List<Row> search(String query) {
-        List<String> words = Arrays.stream(query.toLowerCase(Locale.ROOT).split("\\s+"))
-                .filter(word -> !word.isBlank())
-                .limit(8)
-                .toList();
-        String where = words.isEmpty()
-                ? ""
-                : "where "
-                        + IntStream.range(0, words.size())
-                                .mapToObj(i -> "s.search like :w" + i)
-                                .collect(Collectors.joining(" and "));
-        JdbcClient.StatementSpec statement =
-                // Reservations are counted for what is shown, not for all that was found.
-                jdbc.sql(COUNTED + "(select * from stock s " + where + ORDER + " limit " + MOST_FOUND + ") s" + ORDER);
-        for (int i = 0; i < words.size(); i++) {
-            statement = statement.param("w" + i, "%" + words.get(i).replaceAll("([%_\\\\])", "\\\\$1") + "%");
-        }
-        return statement.query(Stock::row).list();
+    @Transactional
+    public List<Row> search(String query) {
+        jdbc.sql(WordSearch.PLAN_FOR_THE_WORDS).update();
+        WordSearch words = WordSearch.of(query);
+        // Reservations are counted for what is shown, not for all that was found.
+        String found =
+                "(select * from stock s where " + words.matches("s.search") + ORDER + " limit " + MOST_FOUND + ") s";
+        return words.bind(jdbc.sql(COUNTED + found + ORDER)).query(Stock::row).list();
     }
 
     /** Whatever fits a device in this variant; a row without a variant fits all. */

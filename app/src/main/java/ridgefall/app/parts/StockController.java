@@ -20,7 +20,9 @@ import ridgefall.app.job.Jobs;
 import ridgefall.app.parts.PriceLists.Changes;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.job.JobState;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.units.NotAllowed;
@@ -77,7 +79,8 @@ class StockController {
     List<FittingView> fitting(@PathVariable UUID jobId) {
         DeviceProfile profile = jobs.profile(jobId);
         JobState state = jobs.course(jobId).state();
-        List<PartKind> needed = state.repair()
+        List<PartKind> needed = DecideState.of(state)
+                .repair()
                 .map(agreed -> profile.repair(agreed.repairId()).parts())
                 .orElse(List.of());
         return stock.fitting(profile.id(), profile.variantId()).stream()
@@ -85,7 +88,8 @@ class StockController {
                         row,
                         row.words(),
                         needed.contains(row.kind()),
-                        state.parts().stream().anyMatch(part -> part.stockId().equals(row.id()))))
+                        PartsState.of(state).parts().stream()
+                                .anyMatch(part -> part.stockId().equals(row.id()))))
                 .sorted((a, b) -> Boolean.compare(b.needed(), a.needed()))
                 .toList();
     }

@@ -3,7 +3,6 @@ package ridgefall.app.prove;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -12,6 +11,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.http.ApiDescription;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Entry;
@@ -59,7 +59,7 @@ class RecordController {
             Instant happenedAt,
             String who,
             Role role,
-            @Schema(implementation = Map.class) Fact fact) {}
+            @Schema(ref = ApiDescription.FACT) Fact fact) {}
 
     /** {@code format} names this shape, so that a reader knows what it holds. */
     record Export(String format, UUID jobId, RecordView record, List<ExportedEntry> journal) {}

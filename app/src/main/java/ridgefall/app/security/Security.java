@@ -25,39 +25,42 @@ class Security {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, "/api/people")
                         .authenticated()
                         .requestMatchers("/api/people/**")
-                        .hasRole("LEAD")
+                        .hasAnyRole(May.CHANGE_PEOPLE.roles())
                         .requestMatchers(HttpMethod.PUT, "/api/shop")
-                        .hasRole("LEAD")
+                        .hasAnyRole(May.CHANGE_THE_SHOP.roles())
                         .requestMatchers(HttpMethod.POST, "/api/book/*/release", "/api/book/*/corrections/*")
-                        .hasRole("LEAD")
-                        .requestMatchers(HttpMethod.DELETE, "/api/book/*", "/api/jobs/*/owner")
-                        .hasRole("LEAD")
-                        .requestMatchers(
-                                HttpMethod.PUT,
-                                "/api/book/*/draft",
-                                "/api/stock/*/tested",
-                                "/api/heat-sources/*",
-                                "/api/instruments/*")
-                        .hasAnyRole("TECHNICIAN", "LEAD")
+                        .hasAnyRole(May.RELEASE_DEVICES.roles())
+                        .requestMatchers(HttpMethod.DELETE, "/api/book/*")
+                        .hasAnyRole(May.RELEASE_DEVICES.roles())
+                        .requestMatchers(HttpMethod.DELETE, "/api/jobs/*/owner")
+                        .hasAnyRole(May.ERASE_OWNERS.roles())
+                        .requestMatchers(HttpMethod.PUT, "/api/book/*/draft")
+                        .hasAnyRole(May.DRAW_DEVICES.roles())
                         .requestMatchers(
                                 HttpMethod.POST,
                                 "/api/book-check",
                                 "/api/book-import",
                                 "/api/book-start",
-                                "/api/book-outline",
-                                "/api/stock/preview",
-                                "/api/stock/import",
-                                "/api/jobs/*/corrections",
-                                "/api/jobs/*/parts",
-                                "/api/jobs/*/heat/*")
-                        .hasAnyRole("TECHNICIAN", "LEAD")
+                                "/api/book-outline")
+                        .hasAnyRole(May.DRAW_DEVICES.roles())
+                        .requestMatchers(HttpMethod.PUT, "/api/stock/*/tested")
+                        .hasAnyRole(May.CHANGE_THE_SHELF.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/stock/preview", "/api/stock/import")
+                        .hasAnyRole(May.CHANGE_THE_SHELF.roles())
+                        .requestMatchers(HttpMethod.PUT, "/api/heat-sources/*", "/api/instruments/*")
+                        .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(
                                 HttpMethod.DELETE,
-                                "/api/jobs/*/parts",
                                 "/api/heat-sources/*",
                                 "/api/heat-sources/*/calibration",
                                 "/api/instruments/*")
-                        .hasAnyRole("TECHNICIAN", "LEAD")
+                        .hasAnyRole(May.CHANGE_TOOLS.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/jobs/*/corrections")
+                        .hasAnyRole(May.PROPOSE_CORRECTIONS.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/jobs/*/parts", "/api/jobs/*/heat/*")
+                        .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
+                        .requestMatchers(HttpMethod.DELETE, "/api/jobs/*/parts")
+                        .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.GET, "/api/session")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/session")

@@ -45,7 +45,7 @@ class SessionController {
         this.demo = demo;
     }
 
-    record Me(String name, Role role, String roleWords, Units units) {}
+    record Me(String name, Role role, String roleWords, List<May> may, Units units) {}
 
     /** {@code demoSignIns} is empty unless this is the demo. */
     record SessionView(@Schema(nullable = true) Me me, Instant serverTime, List<DemoPeople.DemoSignIn> demoSignIns) {}
@@ -54,7 +54,9 @@ class SessionController {
 
     @GetMapping("/session")
     SessionView session(@AuthenticationPrincipal SignedIn who) {
-        Me me = who == null ? null : new Me(who.name(), who.role(), who.role().words(), people.units(who.personId()));
+        Me me = who == null
+                ? null
+                : new Me(who.name(), who.role(), who.role().words(), May.of(who.role()), people.units(who.personId()));
         return new SessionView(me, clock.instant(), demo ? DemoPeople.SIGN_INS : List.of());
     }
 

@@ -3,13 +3,18 @@ package ridgefall.app.separate;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.SeparateState;
+import ridgefall.core.separate.SeparateStation;
 
 @RestController
 class SeparateController {
@@ -49,10 +54,11 @@ class SeparateController {
             String opensOn,
             int greatestOpeningDeg,
             double workableFromC,
-            double cuttingSeconds) {}
+            double cuttingSeconds,
+            ChoiceView wedge) {}
 
     @GetMapping("/api/jobs/{jobId}/separate")
-    SeparateView separate(@PathVariable UUID jobId) {
+    SeparateView separate(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         DeviceProfile profile = course.profile();
         CutPlan plan = course.cutPlan();
@@ -69,7 +75,7 @@ class SeparateController {
                                 s.hazardWords(),
                                 s.hinge(),
                                 s.cracked(),
-                                course.state().freed().contains(s.id())))
+                                SeparateState.of(course.state()).freed().contains(s.id())))
                         .toList(),
                 plan.moves().stream()
                         .map(m -> new MoveView(
@@ -86,6 +92,7 @@ class SeparateController {
                 profile.placeName(plan.opensOn()),
                 plan.greatestOpeningDeg(),
                 plan.workableFromC(),
-                plan.cuttingSeconds());
+                plan.cuttingSeconds(),
+                ChoiceView.of(SeparateStation.wedge(), who.role()));
     }
 }

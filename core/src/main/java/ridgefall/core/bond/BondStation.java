@@ -9,12 +9,14 @@ import ridgefall.core.edge.Landmark;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.material.TapeSchool;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
@@ -34,16 +36,19 @@ public final class BondStation implements StationRoom {
         List<StripPlan> plans = BenchTape.plans(profile);
         Choice[] schools = plans.stream()
                 .map(plan -> plan == plans.get(0)
-                        ? Step.go(plan.school().words(), new Fact.StripsChosen(plan.school()))
-                        : Step.other(plan.school().words(), new Fact.StripsChosen(plan.school())))
+                        ? Step.go(plan.school().words(), new BondFact.StripsChosen(plan.school()))
+                        : Step.other(plan.school().words(), new BondFact.StripsChosen(plan.school())))
                 .toArray(Choice[]::new);
         Step choose = Step.open(
                 "bond.school", Station.BOND, "How the strips end at the corners", "the first holds most", schools);
         List<Step> steps = new ArrayList<>();
-        steps.add(state.school().map(s -> choose.answered(s.words())).orElse(choose));
+        steps.add(BondState.of(state)
+                .school()
+                .map(s -> choose.answered(s.words()))
+                .orElse(choose));
         plans.stream()
-                .filter(plan ->
-                        plan.school() == state.school().orElse(plans.get(0).school()))
+                .filter(plan -> plan.school()
+                        == BondState.of(state).school().orElse(plans.get(0).school()))
                 .flatMap(plan -> plan.strips().stream())
                 .map(strip -> lay(profile, strip, state))
                 .forEach(steps::add);
@@ -60,7 +65,7 @@ public final class BondStation implements StationRoom {
                     "clips hold this front: no adhesive",
                     "Seated"));
         }
-        if (state.brought(Brings.TAPE)) {
+        if (PartsState.of(state).brought(Brings.TAPE)) {
             return Optional.of(Checks.check(
                     state,
                     "bond.pre-applied",
@@ -122,23 +127,23 @@ public final class BondStation implements StationRoom {
                 "Strip {mm:" + tenths + "} × {mm:" + strip.widthMm() + "}, "
                         + profile.placeName(Landmark.valueOf(strip.side().name())),
                 "straight and flat, nothing up the side wall; never stretch it",
-                Step.go("Laid", new Fact.StripLaid(strip.id())));
-        return state.stripLaid(strip.id()) ? step.answered("laid") : step;
+                Step.go("Laid", new BondFact.StripLaid(strip.id())));
+        return BondState.of(state).stripLaid(strip.id()) ? step.answered("laid") : step;
     }
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known(
                     "checkId",
                     f.checkId(),
                     readyMade(profile, state).stream().map(Step::id).toList());
-        } else if (fact instanceof Fact.StripLaid f) {
-            if (state.school().isEmpty()) {
+        } else if (fact instanceof BondFact.StripLaid f) {
+            if (BondState.of(state).school().isEmpty()) {
                 holds.add(Hold.firm("bond.school", Station.BOND, "No way of ending the strips is chosen"));
             }
-            TapeSchool school = state.school().orElse(TapeSchool.BUTT);
+            TapeSchool school = BondState.of(state).school().orElse(TapeSchool.BUTT);
             Checks.known(
                     "stripId",
                     f.stripId(),

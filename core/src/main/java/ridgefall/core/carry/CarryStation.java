@@ -7,16 +7,19 @@ import java.util.stream.Stream;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
+import ridgefall.core.strip.StripState;
 
 public final class CarryStation implements StationRoom {
     @Override
@@ -35,7 +38,7 @@ public final class CarryStation implements StationRoom {
     private static Step carry(CarryOver part, JobState state) {
         String hint = part.hint() + (part.irreplaceable() ? "; can't be replaced" : "");
         Step step = step(part.id(), part.words(), hint, "Moved over", state);
-        boolean brought = part.brings() != null && state.brought(part.brings());
+        boolean brought = part.brings() != null && PartsState.of(state).brought(part.brings());
         return step.open() && brought ? step.answered("the new part brings it") : step;
     }
 
@@ -50,21 +53,21 @@ public final class CarryStation implements StationRoom {
                 Station.CARRY,
                 words,
                 hint,
-                Step.go(done, new Fact.CarriedOver(id)),
-                Step.fail("Lost", new Fact.CarryOverLost(id, "?"), Ask.reason("Lost because …")));
-        if (state.carriedOver(id)) {
+                Step.go(done, new CarryFact.CarriedOver(id)),
+                Step.fail("Lost", new CarryFact.CarryOverLost(id, "?"), Ask.reason("Lost because …")));
+        if (CarryState.of(state).carriedOver(id)) {
             return step.answered(done.toLowerCase(Locale.ROOT));
         }
-        String lost = state.carryOverLost().get(id);
+        String lost = CarryState.of(state).lost().get(id);
         return lost == null ? step : step.answered("lost: " + lost);
     }
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());
         }
-        String partId = fact instanceof Fact.CarriedOver f ? f.partId() : ((Fact.CarryOverLost) fact).partId();
+        String partId = ((CarryFact) fact).partId();
         Checks.known(
                 "partId",
                 partId,
@@ -74,7 +77,7 @@ public final class CarryStation implements StationRoom {
                         .toList());
         List<Hold> holds = new ArrayList<>();
         for (Connector plug : profile.connectors()) {
-            if (!state.plugFreed(plug.id())) {
+            if (!StripState.of(state).plugFreed(plug.id())) {
                 holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, plug.words() + " is still in"));
             }
         }

@@ -4,18 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.TimerKind;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.JobState.Timer;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.strip.StripState;
 
 /** The step that decides whether the front stays down. */
 public final class CleanStation implements StationRoom {
+    private static final TimerKind DRYING = new TimerKind("DRYING", "Solvent drying");
+
     /** Alcohol on a bare metal ledge is gone well within this; common practice. */
     private static final int DRYING_S = 90;
 
@@ -44,16 +47,16 @@ public final class CleanStation implements StationRoom {
                 Station.CLEAN,
                 "Let it dry",
                 null,
-                Step.go("Start drying, {s:" + DRYING_S + "}", new Fact.TimerStarted(TimerKind.DRYING, DRYING_S)));
-        if (state.timer(Timer.Kind.DRYING).isPresent()) {
+                Step.go("Start drying, {s:" + DRYING_S + "}", new JobFact.TimerStarted(DRYING, DRYING_S)));
+        if (state.timer(DRYING).isPresent()) {
             dry = Step.open(
                             "clean.drying",
                             Station.CLEAN,
                             "Drying",
                             null,
-                            Step.go("Dry", new Fact.TimerStopped(TimerKind.DRYING)))
-                    .waiting(state.timer(Timer.Kind.DRYING).get().seq());
-        } else if (state.everTimed(Timer.Kind.DRYING)) {
+                            Step.go("Dry", new JobFact.TimerStopped(DRYING)))
+                    .waiting(state.timer(DRYING).get().seq());
+        } else if (state.everTimed(DRYING)) {
             dry = dry.answered("dried");
         }
         steps.add(dry);
@@ -67,8 +70,13 @@ public final class CleanStation implements StationRoom {
     }
 
     @Override
+    public List<TimerKind> startable() {
+        return List.of(DRYING);
+    }
+
+    @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known(
                     "checkId",
                     f.checkId(),
@@ -76,7 +84,7 @@ public final class CleanStation implements StationRoom {
         }
         List<Hold> holds = new ArrayList<>();
         for (Connector plug : profile.connectors()) {
-            if (!state.plugFreed(plug.id())) {
+            if (!StripState.of(state).plugFreed(plug.id())) {
                 holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, "The old front is still on its plugs"));
                 break;
             }

@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
@@ -18,6 +20,9 @@ import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
 public final class DecideStation implements StationRoom {
+    /** Of whatever is agreed anew once the front is open. */
+    public static final String OPENED = "decide.opened";
+
     private final Supplier<String> currency;
 
     /** @param currency what the shop reckons in */
@@ -37,13 +42,13 @@ public final class DecideStation implements StationRoom {
         for (Repair repair : Diagnosis.likeliestFirst(profile, state)) {
             choices.add(Step.go(
                     repair.words(),
-                    new Fact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, shops, "?"),
+                    new DecideFact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, shops, "?"),
                     new Ask("price", "Price agreed, " + shops, Ask.Kind.NUMBER, null, null),
                     agreedBy(state)));
         }
         choices.add(Step.fail(
                 "Not worth it",
-                new Fact.NotWorthIt("?", "?"),
+                new DecideFact.NotWorthIt("?", "?"),
                 new Ask("reason", "Why it goes back as it is", Ask.Kind.TEXT, null, null),
                 agreedBy(state)));
         Step step = Step.open(
@@ -52,11 +57,12 @@ public final class DecideStation implements StationRoom {
                 "Repair agreed with the owner",
                 "a quote of the table brings its price along",
                 choices.toArray(Choice[]::new));
-        if (state.notWorthIt().isPresent()) {
-            Fact.NotWorthIt no = state.notWorthIt().get();
+        if (DecideState.of(state).notWorthIt().isPresent()) {
+            DecideFact.NotWorthIt no = DecideState.of(state).notWorthIt().get();
             return List.of(step.answered("not worth it: " + no.reason() + ", agreed by " + no.agreedBy()));
         }
-        return List.of(state.repair()
+        return List.of(DecideState.of(state)
+                .repair()
                 .map(r -> step.answered(profile.repair(r.repairId()).words() + ", " + r.price() + " " + r.currency()
                         + ", agreed by " + r.agreedBy()))
                 .orElse(step));
@@ -71,27 +77,28 @@ public final class DecideStation implements StationRoom {
     /** Who said yes: the owner, unless someone else did. */
     public static Ask agreedBy(JobState state) {
         return new Ask(
-                "agreedBy", "Agreed by", Ask.Kind.TEXT, null, state.opened().owner());
+                "agreedBy",
+                "Agreed by",
+                Ask.Kind.TEXT,
+                null,
+                IntakeState.of(state).opened().owner());
     }
 
     @Override
     public Map<String, String> signOffs() {
-        return Map.of("decide.opened", "agreed anew with the front open");
+        return Map.of(OPENED, "agreed anew with the front open");
     }
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (fact instanceof Fact.RepairAgreed f) {
+        if (fact instanceof DecideFact.RepairAgreed f) {
             profile.repair(f.repairId());
             shops(f.currency());
-        } else if (fact instanceof Fact.ReplacementPriced f) {
+        } else if (fact instanceof DecideFact.ReplacementPriced f) {
             shops(f.currency());
-        } else if (fact instanceof Fact.CheckAnswered f) {
+        } else if (fact instanceof JobFact.CheckAnswered f) {
             throw new NotAllowed("checkId", f.checkId(), "none at this station");
         }
-        return state.frontOpened()
-                ? List.of(
-                        Hold.overridable("decide.opened", Station.DECIDE, "The front is open: what was agreed stands"))
-                : List.of();
+        return List.of();
     }
 }

@@ -13,9 +13,11 @@ import ridgefall.core.decide.Decision.FateLine;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Decision.Verdict;
 import ridgefall.core.decide.Decision.Worth;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.Phase;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Answer;
+import ridgefall.core.job.Given;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
@@ -77,8 +79,9 @@ public final class Diagnosis {
 
     private static Set<Symptom> symptoms(DeviceProfile profile, JobState state) {
         Set<Symptom> found = EnumSet.noneOf(Symptom.class);
-        found.addAll(state.symptoms());
-        state.front()
+        found.addAll(IntakeState.of(state).symptoms());
+        IntakeState.of(state)
+                .front()
                 .filter(front -> front != FrontCondition.INTACT)
                 .ifPresent(front -> found.add(Symptom.CRACKED_GLASS));
         for (ProfileDocument.Function function : profile.functions()) {
@@ -90,9 +93,7 @@ public final class Diagnosis {
     }
 
     private static Answer answer(JobState state, String functionId) {
-        return state.function(Phase.BEFORE, functionId)
-                .map(JobState.Given::answer)
-                .orElse(null);
+        return state.function(Phase.BEFORE, functionId).map(Given::answer).orElse(null);
     }
 
     /** The repairs of a device, those first that leave the least of what was noted. */
@@ -177,7 +178,9 @@ public final class Diagnosis {
             return 0.03;
         }
         double prior = profile.document().front().build() == Build.FUSED ? 0.05 : 0.07;
-        return state.front().orElse(FrontCondition.INTACT) == FrontCondition.SHATTERED ? 2 * prior : prior;
+        return IntakeState.of(state).front().orElse(FrontCondition.INTACT) == FrontCondition.SHATTERED
+                ? 2 * prior
+                : prior;
     }
 
     private static double comebackPrior(Grade grade) {
@@ -249,7 +252,8 @@ public final class Diagnosis {
                 notes.add(function.words() + " could not be tested: nobody can say later whether it worked.");
             }
         }
-        state.bends()
+        IntakeState.of(state)
+                .bends()
                 .forEach(
                         bend -> notes.add("Bent by {mm:" + bend.gapMm() + "} at the " + profile.placeName(bend.corner())
                                 + ": straighten before the new front goes on, or it breaks."));

@@ -3,41 +3,59 @@ package ridgefall.core.gate;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.bond.BondFact;
 import ridgefall.core.bond.BondStation;
+import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
 import ridgefall.core.clean.CleanStation;
+import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.DamageFact;
+import ridgefall.core.decide.DecideFact;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.gate.Planning.CutQuestion;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatStation;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Damage;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Family;
+import ridgefall.core.job.Fold;
 import ridgefall.core.job.Hold;
-import ridgefall.core.job.IntakeFact;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.PartsFact;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Timer;
+import ridgefall.core.job.TimerKind;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.prove.JobRecord;
+import ridgefall.core.prove.ProveFact;
+import ridgefall.core.prove.ProveState;
 import ridgefall.core.prove.ProveStation;
+import ridgefall.core.seal.SealFact;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.SeparateFact;
+import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
+import ridgefall.core.strip.StripFact;
+import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
 import ridgefall.core.test.TestStation;
 import ridgefall.core.units.Allowed;
@@ -47,6 +65,21 @@ import ridgefall.core.units.NotAllowed;
 public final class Course {
     /** Where a device still goes whose owner takes it back as it is. */
     private static final Set<Station> UNREPAIRED = EnumSet.of(Station.INTAKE, Station.DECIDE, Station.PROVE);
+
+    /** All that can stand in a journal: each fact is in one of these, and whoever reads, writes or describes facts asks here. */
+    public static final List<Family<?>> FAMILIES = List.of(
+            JobFact.FAMILY,
+            IntakeFact.FAMILY,
+            DecideFact.FAMILY,
+            PartsFact.FAMILY,
+            DamageFact.FAMILY,
+            HeatFact.FAMILY,
+            SeparateFact.FAMILY,
+            StripFact.FAMILY,
+            CarryFact.FAMILY,
+            BondFact.FAMILY,
+            SealFact.FAMILY,
+            ProveFact.FAMILY);
 
     private final DeviceProfile profile;
     private final List<Entry> journal;
@@ -61,16 +94,21 @@ public final class Course {
      * @param planning asked only for what a question needs
      */
     public Course(DeviceProfile profile, List<Entry> journal, Planning planning) {
-        this(profile, journal, planning, journal.get(journal.size() - 1).happenedAt());
+        this(
+                profile,
+                List.copyOf(journal),
+                JobState.of(journal),
+                planning,
+                journal.get(journal.size() - 1).happenedAt());
     }
 
-    private Course(DeviceProfile profile, List<Entry> journal, Planning planning, Instant now) {
+    private Course(DeviceProfile profile, List<Entry> journal, JobState state, Planning planning, Instant now) {
         this.profile = profile;
         this.journal = journal;
-        this.state = JobState.of(journal);
+        this.state = state;
         this.planning = planning;
         this.now = now;
-        HeatStation heat = new HeatStation(this::heatQuestion, this::heatPlans, now);
+        HeatStation heat = new HeatStation(this::heatQuestion, this::heatPlans, StripState::live, now);
         this.rooms = List.of(
                 new IntakeStation(),
                 new DecideStation(planning::currency),
@@ -88,7 +126,22 @@ public final class Course {
 
     /** The same as it stands at another time: a device that lies there gets cold. */
     public Course at(Instant other) {
-        return new Course(profile, journal, planning, other);
+        return new Course(profile, journal, state, planning, other);
+    }
+
+    /** The records that can stand in a journal as this version knows it. */
+    public static Stream<Class<?>> facts() {
+        return FAMILIES.stream()
+                .flatMap(family -> family.members().stream())
+                .filter(fact -> fact != JobFact.FromNewer.class);
+    }
+
+    /** As it stands once another entry is in its journal, at the time of that entry. */
+    public Course with(Entry entry) {
+        List<Entry> longer = Fold.plus(journal, entry);
+        boolean takesBack = entry.fact() instanceof JobFact.Undone;
+        return new Course(
+                profile, longer, takesBack ? JobState.of(longer) : state.with(entry), planning, entry.happenedAt());
     }
 
     public JobState state() {
@@ -125,7 +178,8 @@ public final class Course {
      * @throws NotAllowed when clips hold its front: there is nothing to cut
      */
     public CutPlan cutPlan() {
-        return planning.cut(new CutQuestion(heatQuestion(), List.copyOf(state.freed())));
+        return planning.cut(new CutQuestion(
+                heatQuestion(), List.copyOf(SeparateState.of(state).freed())));
     }
 
     private void onlyBonded() {
@@ -136,10 +190,13 @@ public final class Course {
 
     /** The steps of every station, in working order. */
     public List<Step> steps() {
-        return rooms.stream()
-                .filter(room -> state.notWorthIt().isEmpty() || UNREPAIRED.contains(room.station()))
-                .flatMap(room -> room.steps(profile, state).stream())
-                .toList();
+        return rooms().flatMap(room -> room.steps(profile, state).stream()).toList();
+    }
+
+    /** Those that this device goes through. */
+    private Stream<StationRoom> rooms() {
+        boolean repaired = DecideState.of(state).notWorthIt().isEmpty();
+        return rooms.stream().filter(room -> repaired || UNREPAIRED.contains(room.station()));
     }
 
     /** The facts of this job in words. */
@@ -149,25 +206,39 @@ public final class Course {
 
     /** The facts of this job in words; {@code steps} are its own, where they are at hand. */
     public FactWords words(List<Step> steps) {
-        Map<String, String> signOffs = new HashMap<>();
-        rooms.forEach(room -> signOffs.putAll(room.signOffs()));
-        return FactWords.of(profile, steps, signOffs, journal);
+        return FactWords.of(profile, steps, rooms, journal);
     }
 
     /** What goes with the device at hand-over. */
     public JobRecord record() {
-        return JobRecord.of(profile, journal, words());
+        return JobRecord.of(profile, journal, state, words());
     }
 
-    /** The first step that is still open; empty once handed over. */
+    /** What a clock is about, in words. */
+    public String timing(Timer timer) {
+        return rooms.stream()
+                .flatMap(room -> room.timers().stream())
+                .filter(kind -> kind.id().equals(timer.kind()))
+                .map(TimerKind::words)
+                .findFirst()
+                .orElse(timer.kind());
+    }
+
+    /** The first step that is still open; empty once handed over. No station is asked that comes after it. */
+    public Optional<Step> next() {
+        return rooms().flatMap(room -> room.steps(profile, state).stream())
+                .filter(Step::open)
+                .findFirst();
+    }
+
+    /** The first of these steps that is still open. */
     public static Optional<Step> next(List<Step> steps) {
         return steps.stream().filter(Step::open).findFirst();
     }
 
     /** Whether a slip or a new crack can happen now: from the first heat to the last press. */
     public boolean atRisk() {
-        return next(steps())
-                .map(Step::station)
+        return next().map(Step::station)
                 .filter(at -> at.compareTo(Station.HEAT) >= 0 && at.compareTo(Station.SEAL) <= 0)
                 .isPresent();
     }
@@ -175,12 +246,10 @@ public final class Course {
     /** The fact a mis-tap would take back: the latest that counts, unless nothing can be taken back any more. */
     public Optional<Entry> undoable() {
         Entry latest = state.latest();
-        // A piece off the shelf and a picture in the store have more to them than their fact.
         boolean stays = latest == null
                 || latest.seq() == 1
-                || latest.fact() instanceof PartsFact
-                || latest.fact() instanceof IntakeFact.PhotoTaken
-                || state.handedOverAt().isPresent();
+                || !latest.fact().canBeTakenBack()
+                || ProveState.of(state).handedOverAt().isPresent();
         return stays ? Optional.empty() : Optional.of(latest);
     }
 
@@ -190,36 +259,74 @@ public final class Course {
      * @throws NotAllowed when the fact names something this job does not have
      */
     public List<Hold> holds(Fact fact) {
-        if (fact instanceof Fact.JobOpened) {
+        fact.check();
+        if (state.newer()) {
+            return List.of(Hold.firm(
+                    "journal.newer",
+                    Station.INTAKE,
+                    "A newer version of this app has recorded something here that this one can't read: go on there"));
+        }
+        if (fact instanceof IntakeFact.JobOpened) {
             throw new NotAllowed("type", "JobOpened", "a fact for a job that is open already");
         }
-        if (state.handedOverAt().isPresent()) {
+        if (ProveState.of(state).handedOverAt().isPresent()) {
             return List.of(
                     Hold.firm("prove.closed", Station.PROVE, "The device is handed over: this journal is closed"));
         }
-        if (fact instanceof Fact.Undone undo) {
+        if (fact instanceof JobFact.Undone undo) {
             return undoable().filter(entry -> entry.seq() == undo.seq()).isPresent()
                     ? List.of()
                     : List.of(Hold.firm("undo.late", Station.INTAKE, "Only the latest fact can be taken back"));
         }
-        if (fact instanceof Fact.HoldOverridden signOff) {
+        if (fact instanceof JobFact.HoldOverridden signOff) {
             return holdsNow(signOff)
                     ? List.of()
                     : List.of(Hold.firm("sign-off.late", Station.INTAKE, "Nothing is held that this would sign off"));
         }
-        Stream<Hold> own = room(fact.station()).holds(fact, profile, state).stream();
-        return Stream.concat(before(fact), own)
+        Optional<Station> station = station(fact);
+        Stream<Hold> own = station.stream().flatMap(at -> room(at).holds(fact, profile, state).stream());
+        Stream<Hold> later = rooms.stream().flatMap(room -> room.bars(fact, state).stream());
+        if (fact instanceof DamageFact.MishapSeen seen) {
+            Damage.onEdge(profile, seen);
+        }
+        return Stream.of(before(fact, station), own, later)
+                .flatMap(holds -> holds)
                 .filter(hold -> !(hold.overridable() && state.signedOff(hold.id(), fact)))
                 .distinct()
                 .toList();
     }
 
     /** Whether what a sign-off is about stands in the way of its fact as things are. */
-    private boolean holdsNow(Fact.HoldOverridden signOff) {
+    private boolean holdsNow(JobFact.HoldOverridden signOff) {
         List<Hold> same = holds(Allowed.present("held", signOff.held())).stream()
                 .filter(hold -> hold.id().equals(signOff.holdId()))
                 .toList();
         return !same.isEmpty() && same.stream().allMatch(Hold::overridable);
+    }
+
+    /** Clocks belong to the room that knows their kind. */
+    private Optional<Station> station(Fact fact) {
+        if (fact instanceof JobFact.TimerStarted f) {
+            return Optional.of(timing(f.kind()));
+        } else if (fact instanceof JobFact.TimerStopped f) {
+            return Optional.of(timing(f.kind()));
+        }
+        return fact.station();
+    }
+
+    private Station timing(String kind) {
+        return rooms.stream()
+                .filter(room ->
+                        room.startable().stream().anyMatch(known -> known.id().equals(kind)))
+                .map(StationRoom::station)
+                .findFirst()
+                .orElseThrow(() -> new NotAllowed(
+                        "kind",
+                        kind,
+                        rooms.stream()
+                                .flatMap(room -> room.startable().stream())
+                                .map(TimerKind::id)
+                                .collect(Collectors.joining(" or "))));
     }
 
     private StationRoom room(Station station) {
@@ -227,22 +334,26 @@ public final class Course {
     }
 
     /** Hold points that stand before whole runs of stations. */
-    private Stream<Hold> before(Fact fact) {
+    private Stream<Hold> before(Fact fact, Optional<Station> station) {
         List<Hold> holds = new ArrayList<>();
-        boolean desk = fact.station().ordinal() <= Station.DECIDE.ordinal();
-        if (!desk && state.battery().filter(b -> b == Fact.Battery.SWOLLEN).isPresent()) {
+        boolean desk = station.filter(at -> at.compareTo(Station.DECIDE) <= 0).isPresent();
+        if (!desk
+                && IntakeState.of(state)
+                        .battery()
+                        .filter(b -> b == IntakeFact.Battery.SWOLLEN)
+                        .isPresent()) {
             holds.add(Hold.firm(
                     "intake.battery",
                     Station.INTAKE,
                     "Swollen battery: stop, isolate, follow the local rules for damaged batteries"));
         }
-        if (!desk && state.notWorthIt().isPresent() && fact.station() != Station.PROVE) {
+        if (!desk && DecideState.of(state).notWorthIt().isPresent() && !station.equals(Optional.of(Station.PROVE))) {
             holds.add(Hold.firm("decide.repair", Station.DECIDE, "The owner takes it back as it is"));
         }
         // Nothing irreversible before it is known what worked, what was agreed and that the part is right.
-        if (fact instanceof Fact.SoakStarted || fact instanceof Fact.StretchFreed) {
-            for (Station station : List.of(Station.INTAKE, Station.DECIDE, Station.PARTS)) {
-                holds.addAll(Checks.openSteps(room(station).steps(profile, state)));
+        if (fact.irreversible()) {
+            for (Station first : List.of(Station.INTAKE, Station.DECIDE, Station.PARTS)) {
+                holds.addAll(Checks.openSteps(room(first).steps(profile, state)));
             }
         }
         return holds.stream();
@@ -252,7 +363,7 @@ public final class Course {
     public List<String> cautions(Station station) {
         List<String> cautions = new ArrayList<>();
         boolean handling = station.compareTo(Station.HEAT) >= 0 && station.compareTo(Station.STRIP) <= 0;
-        if (state.live() && handling) {
+        if (StripState.live(state) && handling) {
             cautions.add("Live: it can't be switched off. The battery is reached "
                     + profile.document().body().batteryReach().words() + "; isolate it before anything else.");
         }
@@ -268,7 +379,7 @@ public final class Course {
                     });
         }
         if (station == Station.HEAT || station == Station.SEPARATE || station == Station.SEAL) {
-            for (IntakeFact.BendMarked bend : state.bends()) {
+            for (IntakeFact.BendMarked bend : IntakeState.of(state).bends()) {
                 cautions.add("Bent: {mm:" + bend.gapMm() + "} under the " + profile.placeName(bend.corner()) + ", "
                         + switch (station) {
                             case HEAT -> "a plate does not touch there; a pad or air does.";

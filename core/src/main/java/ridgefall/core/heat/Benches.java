@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.ToDoubleFunction;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.Unknown.Bench;
-import ridgefall.core.job.Fact.Sweep;
 import ridgefall.core.units.Band;
 
 /**

@@ -18,8 +18,8 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresProblem;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.util.Pair;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.units.Band;
 
 /**

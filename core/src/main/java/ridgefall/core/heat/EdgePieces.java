@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
-import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatStack;
 

@@ -7,9 +7,8 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import ridgefall.core.heat.EdgePieces.Piece;
 import ridgefall.core.heat.HeatPlan.Point;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.JobState.Happening;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatState.Happening;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.units.Band;
 
 /**
@@ -113,12 +112,12 @@ public record Forecast(
                 log += agrees(bench, m.surface(), timeline.lastFromS() + m.seconds(), m.celsius(), m.sigmaK());
             }
             for (Happening h : timeline.tried()) {
-                if (h.fact() instanceof Fact.PickTried f) {
+                if (h.fact() instanceof HeatFact.PickTried f) {
                     double coldest = bench.coldestC(timeline.step(h.seconds()), targets);
                     double over = (coldest - device.workableFromC()) / PICK_SIGMA_K;
                     double goesIn = 1 / (1 + Math.exp(-LOGISTIC * over));
                     log += Math.log(SLIP_OF_HAND + (1 - 2 * SLIP_OF_HAND) * (f.goesIn() ? goesIn : 1 - goesIn));
-                } else if (h.fact() instanceof Fact.TemperatureRead f) {
+                } else if (h.fact() instanceof HeatFact.TemperatureRead f) {
                     log += agrees(bench, f.surface(), h.seconds(), f.celsius(), Measured.BY_HAND_SIGMA_K);
                 }
             }
@@ -126,7 +125,7 @@ public record Forecast(
         }
 
         private double agrees(
-                Timeline.Passage bench, Fact.Surface surface, double seconds, double celsius, double sigmaK) {
+                Timeline.Passage bench, HeatFact.Surface surface, double seconds, double celsius, double sigmaK) {
             double off = (celsius - bench.of(surface)[timeline.step(seconds)]) / sigmaK;
             return -off * off / 2;
         }

@@ -1,9 +1,10 @@
 package ridgefall.core.heat;
 
 import java.util.List;
+import ridgefall.core.damage.Damage;
 import ridgefall.core.edge.EdgeInterval;
-import ridgefall.core.job.Damage;
-import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
@@ -33,9 +34,9 @@ public record HeatQuestion(
     public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources) {
         return new HeatQuestion(
                 profile,
-                state.front().orElse(FrontCondition.SHATTERED),
+                IntakeState.of(state).front().orElse(FrontCondition.SHATTERED),
                 Damage.edgeCracks(profile, state),
-                state.bends(),
+                IntakeState.of(state).bends(),
                 state.passed(HeatStation.BATTERY_OUT),
                 sources);
     }

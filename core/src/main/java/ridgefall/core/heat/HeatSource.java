@@ -3,7 +3,7 @@ package ridgefall.core.heat;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;

@@ -6,18 +6,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.Fact.Sweep;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.JobState.Soak;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
@@ -26,8 +31,11 @@ import ridgefall.core.profile.ProfileDocument.BatteryReach;
 public final class HeatStation implements StationRoom {
     public static final String TOO_LONG = "heat.limit";
 
-    private static final Set<Class<? extends Fact>> DURING_A_SOAK =
-            Set.of(Fact.SoakEnded.class, Fact.SettingChanged.class, Fact.LyingChanged.class, Fact.PickTried.class);
+    private static final Set<Class<? extends Fact>> DURING_A_SOAK = Set.of(
+            HeatFact.SoakEnded.class,
+            HeatFact.SettingChanged.class,
+            HeatFact.LyingChanged.class,
+            HeatFact.PickTried.class);
 
     private static final double SHORTEST_S = 10;
     static final String BATTERY_OUT = "heat.battery-out";
@@ -40,21 +48,26 @@ public final class HeatStation implements StationRoom {
 
     private final Supplier<HeatQuestion> question;
     private final Supplier<List<HeatPlan>> ranked;
+    private final Predicate<JobState> live;
     private final Instant now;
 
     /**
      * @param question what soaks of this device depend on
      * @param ranked its plans, the best first; asked for only when a step needs one
+     * @param live whether the device must be treated as live
      */
-    public HeatStation(Supplier<HeatQuestion> question, Supplier<List<HeatPlan>> ranked, Instant now) {
+    public HeatStation(
+            Supplier<HeatQuestion> question, Supplier<List<HeatPlan>> ranked, Predicate<JobState> live, Instant now) {
         this.question = question;
         this.ranked = ranked;
+        this.live = live;
         this.now = now;
     }
 
     /** Whether a device may still be warm from a soak. */
     public static boolean stillWarm(JobState state, Instant now) {
-        return state.lastSoak()
+        return HeatState.of(state)
+                .lastSoak()
                 .filter(last ->
                         last.running() || Duration.between(last.endedAt(), now).toSeconds() < Timeline.FORGETS_S)
                 .isPresent();
@@ -87,26 +100,27 @@ public final class HeatStation implements StationRoom {
     }
 
     /** What nobody asked for when the device was laid on comes too late; a crack that came since does not. */
-    private static List<Step> stillAsked(DeviceProfile profile, JobState state) {
+    private List<Step> stillAsked(DeviceProfile profile, JobState state) {
         return preparation(profile, state).stream()
-                .filter(step ->
-                        state.soaks().isEmpty() || !step.open() || step.id().equals(TAPED))
+                .filter(step -> HeatState.of(state).soaks().isEmpty()
+                        || !step.open()
+                        || step.id().equals(TAPED))
                 .toList();
     }
 
-    private static List<Step> preparation(DeviceProfile profile, JobState state) {
+    private List<Step> preparation(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         if (profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT) {
             steps.add(Checks.check(
                     state,
                     BATTERY_OUT,
                     "Back off, battery out",
-                    state.live()
+                    live.test(state)
                             ? "it can't be switched off: treat it as live until the battery is out"
                             : "no heat reaches a cell that is not there",
                     "Out"));
         }
-        if (state.front().orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
+        if (IntakeState.of(state).front().orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
             steps.add(
                     Checks.check(state, "heat.taped", "Face taped over the cracks", "clear film, one layer", "Taped"));
         }
@@ -128,22 +142,22 @@ public final class HeatStation implements StationRoom {
         steps.add(Checks.check(
                 state,
                 "heat.powered",
-                state.live() ? "Treated as live" : "Switched off",
-                state.live()
+                live.test(state) ? "Treated as live" : "Switched off",
+                live.test(state)
                         ? "it can't be switched off: no metal tool inside until it is isolated"
                         : "a running board warms the battery from the other side",
-                state.live() ? "Understood" : "Off"));
+                live.test(state) ? "Understood" : "Off"));
         steps.add(Checks.check(
                 state, "heat.guarded", "Gloves and eye protection on", "plates and nozzles burn; glass flies", "On"));
         return steps;
     }
 
     private Step soak(JobState state) {
-        if (state.runningSoak().isPresent()) {
-            return lifting(state.runningSoak().get());
+        if (HeatState.of(state).runningSoak().isPresent()) {
+            return lifting(HeatState.of(state).runningSoak().get());
         }
         Step step = start("heat.soak", Station.HEAT, "Warm the bond", state);
-        List<Soak> soaks = state.soaks();
+        List<Soak> soaks = HeatState.of(state).soaks();
         return soaks.isEmpty()
                 ? step
                 : step.answered("soaked " + soaks.size() + (soaks.size() == 1 ? " time" : " times"));
@@ -152,8 +166,7 @@ public final class HeatStation implements StationRoom {
     /** The step that starts a soak as planned; also when the bond has gone cold while cutting. */
     public Step start(String id, Station station, String title, JobState state) {
         HeatPlan plan = best();
-        int seconds =
-                stillWarm(state, now) ? againSeconds(plan) : (int) Math.max(SHORTEST_S, Math.round(plan.soakSeconds()));
+        boolean again = stillWarm(state, now);
         Setup setup = plan.setup();
         boolean air = plan.source().kind().air();
         Step step = Step.open(
@@ -165,17 +178,38 @@ public final class HeatStation implements StationRoom {
                                 ? LED.get(setup.sweep()) + "; the timer starts with this tap"
                                 : "face down and flat; the timer starts with this tap")
                         : "no source of this bench softens the bond within the limits",
-                Step.go(
-                        plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: "
-                                + (air ? "begin" : "lay it on"),
-                        new Fact.SoakStarted(
-                                plan.source().id(),
-                                plan.settingC(),
-                                seconds,
-                                setup.dial(),
-                                setup.distanceMm(),
-                                setup.sweep())));
+                begin(plan, again));
         return plan.feasible() ? step : step.leading(Step.Lead.REASONS);
+    }
+
+    /** How long it is laid on as planned; what may still be warm from before only as long as one just gone cold. */
+    public static int seconds(HeatPlan plan, boolean stillWarm) {
+        return stillWarm ? againSeconds(plan) : (int) Math.max(SHORTEST_S, Math.round(plan.soakSeconds()));
+    }
+
+    /** The tap that starts a soak by a plan. */
+    public static Choice begin(HeatPlan plan, boolean stillWarm) {
+        int seconds = seconds(plan, stillWarm);
+        Setup setup = plan.setup();
+        return Step.go(
+                plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: "
+                        + (plan.source().kind().air() ? "begin" : "lay it on"),
+                new HeatFact.SoakStarted(
+                        plan.source().id(), plan.settingC(), seconds, setup.dial(), setup.distanceMm(), setup.sweep()));
+    }
+
+    /** What can happen while it lies there. */
+    public record During(Choice pickGoesIn, Choice notYet, Choice lying, Choice setting) {}
+
+    public static During during(Soak soak) {
+        return new During(
+                Step.other("Pick goes in", new HeatFact.PickTried(true)),
+                Step.other("Not yet", new HeatFact.PickTried(false)),
+                Step.other(soak.flat() ? "It slipped" : "Lies flat again", new HeatFact.LyingChanged(!soak.flat())),
+                Step.other(
+                        "New setting",
+                        new HeatFact.SettingChanged(soak.settingC()),
+                        new Ask("settingC", "Setting", Ask.Kind.NUMBER, "C", null)));
     }
 
     /** The step that ends the soak that runs. */
@@ -191,7 +225,7 @@ public final class HeatStation implements StationRoom {
                         Station.HEAT,
                         "Soaking on " + asked.sourceName(soak.sourceId()),
                         "at {C:" + soak.settingC() + "}; lift the edge, the pick must go in without force",
-                        Step.go("Off the source", new Fact.SoakEnded(workable)))
+                        Step.go("Off the source", new HeatFact.SoakEnded(workable)))
                 .waiting(soak.seq());
     }
 
@@ -201,18 +235,23 @@ public final class HeatStation implements StationRoom {
                         Station.HEAT,
                         "Thermometer on frame or glass",
                         "a measured temperature beats every computed one",
-                        Step.go("Frame", new Fact.TemperatureRead(Surface.FRAME, 0), celsius()),
-                        Step.other("Glass", new Fact.TemperatureRead(Surface.GLASS, 0), celsius()))
+                        Step.go("Frame", new HeatFact.TemperatureRead(Surface.FRAME, 0), celsius()),
+                        Step.other("Glass", new HeatFact.TemperatureRead(Surface.GLASS, 0), celsius()))
                 .asOptional();
-        int count = state.readings().size();
+        int count = HeatState.of(state).readings().size();
         return count == 0
                 ? step
                 : step.answered(
-                        "{C:" + state.readings().get(count - 1).reading().celsius() + "} measured");
+                        "{C:" + HeatState.of(state).readings().get(count - 1).celsius() + "} measured");
     }
 
     private static Ask celsius() {
         return new Ask("celsius", "Temperature", Ask.Kind.NUMBER, "C", null);
+    }
+
+    @Override
+    public List<TimerKind> timers() {
+        return List.of(HeatFact.SOAK, HeatFact.WORKABLE);
     }
 
     @Override
@@ -223,24 +262,21 @@ public final class HeatStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known(
                     "checkId",
                     f.checkId(),
                     profile.bonded()
                             ? preparation(profile, state).stream().map(Step::id).toList()
                             : List.of());
-        } else if (fact instanceof Fact.SoakStarted && !profile.bonded()) {
+        } else if (fact instanceof HeatFact.SoakStarted && !profile.bonded()) {
             holds.add(Hold.firm("heat.clips", Station.HEAT, "Clips hold this front: heat has nothing to soften"));
-        } else if (fact instanceof Fact.SoakStarted f) {
+        } else if (fact instanceof HeatFact.SoakStarted f) {
             HeatSource source = question.get().source(f.sourceId());
             Setup setup = Setup.of(f);
             source.check(setup);
-            if (state.runningSoak().isPresent()) {
+            if (HeatState.of(state).runningSoak().isPresent()) {
                 holds.add(Hold.firm("heat.running", Station.HEAT, "It already lies on a source"));
-            }
-            if (state.frontOpened()) {
-                holds.add(Hold.firm("heat.opened", Station.HEAT, "The front is open: no more heat"));
             }
             holds.addAll(Checks.openSteps(stillAsked(profile, state)));
             double latest = longestSeconds(source, setup, stillWarm(state, now));
@@ -252,10 +288,11 @@ public final class HeatStation implements StationRoom {
                                 + f.settingC() + "}"));
             }
         } else if (DURING_A_SOAK.contains(fact.getClass())) {
-            if (state.runningSoak().isEmpty()) {
+            if (HeatState.of(state).runningSoak().isEmpty()) {
                 holds.add(Hold.firm("heat.none", Station.HEAT, "Nothing lies on a source"));
-            } else if (fact instanceof Fact.SettingChanged f) {
-                Fact.SoakStarted started = state.runningSoak().get().started();
+            } else if (fact instanceof HeatFact.SettingChanged f) {
+                HeatFact.SoakStarted started =
+                        HeatState.of(state).runningSoak().get().started();
                 question.get()
                         .source(started.sourceId())
                         .check(Setup.of(started).at(f.settingC()));

@@ -2,7 +2,7 @@ package ridgefall.core.heat;
 
 import java.util.List;
 import ridgefall.core.edge.EdgeInterval;
-import ridgefall.core.job.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatLimits;

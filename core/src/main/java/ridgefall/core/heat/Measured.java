@@ -1,6 +1,6 @@
 package ridgefall.core.heat;
 
-import ridgefall.core.job.Fact.Surface;
+import ridgefall.core.heat.HeatFact.Surface;
 
 /**
  * A temperature measured on a device.

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.EdgePieces.Piece;
-import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.material.FrontCondition;
 
 /**

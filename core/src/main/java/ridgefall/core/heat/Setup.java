@@ -1,7 +1,6 @@
 package ridgefall.core.heat;
 
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Sweep;
+import ridgefall.core.heat.HeatFact.Sweep;
 
 /**
  * How a source is set and led.
@@ -15,7 +14,7 @@ public record Setup(double settingC, Double dial, Double distanceMm, Sweep sweep
         return new Setup(settingC, null, null, Sweep.FACE);
     }
 
-    static Setup of(Fact.SoakStarted fact) {
+    static Setup of(HeatFact.SoakStarted fact) {
         return new Setup(fact.settingC(), fact.dial(), fact.distanceMm(), fact.sweep());
     }
 

@@ -3,8 +3,8 @@ package ridgefall.core.heat;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatState.Soak;
 
 /**
  * A bench that is not there, for trying instruments and calibration: its own physics, which no plan knows. It is finer

@@ -10,9 +10,8 @@ import java.util.function.IntToDoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.JobState.Happening;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatState.Happening;
+import ridgefall.core.heat.HeatState.Soak;
 
 /**
  * What was done to a device, from the first soak that it still feels: on which source, how set, lying how, and when it was
@@ -92,10 +91,10 @@ record Timeline(
         phases.add(new Phase(fromS, source, setup, null, true));
         for (Happening happening : soak.happened()) {
             double at = fromS + happening.seconds();
-            if (happening.fact() instanceof Fact.SettingChanged f) {
+            if (happening.fact() instanceof HeatFact.SettingChanged f) {
                 phases.add(new Phase(at, source, setup.at(f.settingC()), setup.settingC(), flat));
                 setup = setup.at(f.settingC());
-            } else if (happening.fact() instanceof Fact.LyingChanged f) {
+            } else if (happening.fact() instanceof HeatFact.LyingChanged f) {
                 flat = f.flat();
                 phases.add(new Phase(at, source, setup, null, flat));
             } else {
@@ -206,7 +205,7 @@ record Timeline(
         }
 
         /** Between the steps too. */
-        double at(Fact.Surface surface, double seconds) {
+        double at(HeatFact.Surface surface, double seconds) {
             double[] curve = of(surface);
             double at = Math.min(curve.length - 1.0, Math.max(0, seconds / STEP_S));
             int below = (int) at;
@@ -214,8 +213,8 @@ record Timeline(
             return curve[below] + (at - below) * (curve[above] - curve[below]);
         }
 
-        double[] of(Fact.Surface surface) {
-            return surface == Fact.Surface.FRAME ? frameC : glassC;
+        double[] of(HeatFact.Surface surface) {
+            return surface == HeatFact.Surface.FRAME ? frameC : glassC;
         }
     }
 }

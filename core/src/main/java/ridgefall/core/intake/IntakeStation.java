@@ -2,22 +2,25 @@ package ridgefall.core.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
+import ridgefall.core.intake.IntakeFact.Battery;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.Battery;
-import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.Hold;
-import ridgefall.core.job.IntakeFact;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.Symptom;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -56,10 +59,10 @@ public final class IntakeStation implements StationRoom {
                 Station.INTAKE,
                 "Front glass",
                 "draw cracks, dents and bends on the outline",
-                Step.go("Cracked", new Fact.FrontSeen(FrontCondition.CRACKED)),
-                Step.other("Shattered", new Fact.FrontSeen(FrontCondition.SHATTERED)),
-                Step.other("Whole", new Fact.FrontSeen(FrontCondition.INTACT)));
-        return state.front().map(f -> step.answered(f.words())).orElse(step);
+                Step.go("Cracked", new IntakeFact.FrontSeen(FrontCondition.CRACKED)),
+                Step.other("Shattered", new IntakeFact.FrontSeen(FrontCondition.SHATTERED)),
+                Step.other("Whole", new IntakeFact.FrontSeen(FrontCondition.INTACT)));
+        return IntakeState.of(state).front().map(f -> step.answered(f.words())).orElse(step);
     }
 
     /** What is special about this unit: each can start a dispute or a mishap later. */
@@ -106,7 +109,8 @@ public final class IntakeStation implements StationRoom {
                                 new IntakeFact.CameBack(1),
                                 new Ask("jobNumber", "Number of that job", Ask.Kind.NUMBER, null, null)))
                 .asOptional();
-        return state.cameFrom()
+        return IntakeState.of(state)
+                .cameFrom()
                 .map(number -> step.answered("was job " + number))
                 .orElse(step);
     }
@@ -119,8 +123,8 @@ public final class IntakeStation implements StationRoom {
                 Station.INTAKE,
                 title,
                 hint,
-                Step.go(usual, new Fact.CheckAnswered(id, Answer.PASS, null)),
-                Step.other(other, new Fact.CheckAnswered(id, Answer.CANNOT_TEST, "?"), Ask.reason(ask)));
+                Step.go(usual, new JobFact.CheckAnswered(id, Answer.PASS, null)),
+                Step.other(other, new JobFact.CheckAnswered(id, Answer.CANNOT_TEST, "?"), Ask.reason(ask)));
         return state.check(id)
                 .map(given -> step.answered(given.answer() == Answer.PASS ? usual : other + ": " + given.reason()))
                 .orElse(step);
@@ -132,9 +136,10 @@ public final class IntakeStation implements StationRoom {
                 Station.INTAKE,
                 "Battery: flat, cool, quiet?",
                 "rocks on the bench, gaps at the edge or hisses: stop",
-                Step.go("Sound", new Fact.BatterySeen(Battery.SOUND)),
-                Step.fail("Swollen", new Fact.BatterySeen(Battery.SWOLLEN)));
-        return state.battery()
+                Step.go("Sound", new IntakeFact.BatterySeen(Battery.SOUND)),
+                Step.fail("Swollen", new IntakeFact.BatterySeen(Battery.SWOLLEN)));
+        return IntakeState.of(state)
+                .battery()
                 .map(b -> b == Battery.SOUND
                         ? step.answered("sound")
                         : step.problem("swollen: stop, isolate, follow the local rules for damaged batteries")
@@ -149,11 +154,45 @@ public final class IntakeStation implements StationRoom {
                 Station.INTAKE,
                 "Can it be switched off?",
                 "if not, it is live until isolation is proven",
-                Step.go("Off", new Fact.PowerSeen(true)),
-                Step.other("Can't be switched off", new Fact.PowerSeen(false)));
-        return state.canSwitchOff()
+                Step.go("Off", new IntakeFact.PowerSeen(true)),
+                Step.other("Can't be switched off", new IntakeFact.PowerSeen(false)));
+        return IntakeState.of(state)
+                .canSwitchOff()
                 .map(off -> step.answered(off ? "switched off" : "live until isolation is proven"))
                 .orElse(step);
+    }
+
+    /** What is drawn on the outline; each asks for where. */
+    public record Board(Choice crackAt, Choice crack, Choice dent, Choice bend) {}
+
+    public static Board board() {
+        return new Board(
+                Step.other(
+                        "Crack at the edge",
+                        new IntakeFact.CrackMarked(0, 0),
+                        new Ask("fromMm", "Along the edge", Ask.Kind.NUMBER, "mm", null)),
+                Step.other(
+                        "Crack drawn",
+                        new IntakeFact.CrackDrawn(List.of()),
+                        new Ask("line", "Line", Ask.Kind.LINE, null, null)),
+                Step.other(
+                        "Dent",
+                        new IntakeFact.DentMarked(new Point(0, 0)),
+                        new Ask("at", "Place", Ask.Kind.POINT, null, null)),
+                Step.other(
+                        "Bent",
+                        new IntakeFact.BendMarked(Landmark.TOP_LEFT, 0),
+                        new Ask("corner", "Corner", Ask.Kind.CORNER, null, null),
+                        new Ask("gapMm", "Gap under the corner", Ask.Kind.NUMBER, "mm", null)));
+    }
+
+    public static Choice remove(IntakeState.Mark mark) {
+        return Step.other("Removed", new IntakeFact.MarkRemoved(mark.seq()));
+    }
+
+    /** Says that a symptom is there, or where it is, that it is not so after all. */
+    public static Choice turn(Symptom symptom, boolean seen) {
+        return Step.other(symptom.words(), new IntakeFact.SymptomSeen(symptom, !seen));
     }
 
     private static void onFace(DeviceProfile profile, Point point) {
@@ -163,21 +202,22 @@ public final class IntakeStation implements StationRoom {
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (fact instanceof Fact.FunctionTested f) {
+        if (fact instanceof JobFact.FunctionTested f) {
             Checks.known(
                     "functionId",
                     f.functionId(),
                     profile.functions().stream().map(Function::id).toList());
         }
-        if (fact instanceof Fact.CrackMarked f && f.fromMm() > profile.edge().lengthMm()) {
+        if (fact instanceof IntakeFact.CrackMarked f
+                && f.fromMm() > profile.edge().lengthMm()) {
             throw new NotAllowed(
                     "fromMm", f.fromMm(), "0 to " + Math.round(profile.edge().lengthMm()) + " mm");
         }
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known(
                     "checkId", f.checkId(), unit(state).stream().map(Step::id).toList());
         } else if (fact instanceof IntakeFact.MarkRemoved f
-                && state.marks().stream().noneMatch(mark -> mark.seq() == f.seq())) {
+                && IntakeState.of(state).marks().stream().noneMatch(mark -> mark.seq() == f.seq())) {
             throw new NotAllowed("seq", f.seq(), "the number of a mark on the outline");
         } else if (fact instanceof IntakeFact.CrackDrawn f) {
             f.line().forEach(point -> onFace(profile, point));

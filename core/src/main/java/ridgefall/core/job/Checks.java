@@ -3,11 +3,8 @@ package ridgefall.core.job;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.CheckAnswered;
-import ridgefall.core.job.Fact.FunctionTested;
-import ridgefall.core.job.Fact.Phase;
-import ridgefall.core.job.JobState.Given;
+import ridgefall.core.job.JobFact.CheckAnswered;
+import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.NotAllowed;
@@ -20,7 +17,7 @@ public final class Checks {
     public static Step check(JobState state, String checkId, String title, String hint, String done) {
         Step step = Step.open(
                 checkId,
-                new CheckAnswered(checkId, Answer.PASS, null).station(),
+                stationOf(new CheckAnswered(checkId, Answer.PASS, null)),
                 title,
                 hint,
                 Step.go(done, new CheckAnswered(checkId, Answer.PASS, null)),
@@ -28,11 +25,16 @@ public final class Checks {
         return answered(step, state.check(checkId), done);
     }
 
+    private static Station stationOf(CheckAnswered answer) {
+        return answer.station()
+                .orElseThrow(() -> new IllegalStateException(answer.checkId() + " belongs to no station"));
+    }
+
     /** A function of the device's list in one phase. */
     public static Step function(JobState state, ProfileDocument.Function function, Phase phase) {
         Step step = Step.open(
                 functionStepId(phase, function.id()),
-                new FunctionTested(function.id(), phase, Answer.PASS, null).station(),
+                phase.station(),
                 function.words(),
                 before(state, function, phase),
                 Step.go("Works", new FunctionTested(function.id(), phase, Answer.PASS, null)),
@@ -49,7 +51,7 @@ public final class Checks {
                 : answered(step, given, "Works");
     }
 
-    static String functionStepId(Phase phase, String functionId) {
+    public static String functionStepId(Phase phase, String functionId) {
         return phase.name().toLowerCase(Locale.ROOT) + "." + functionId;
     }
 
@@ -57,16 +59,8 @@ public final class Checks {
         return phase == Phase.BEFORE
                 ? null
                 : state.function(Phase.BEFORE, function.id())
-                        .map(given -> "At intake: " + words(given.answer()))
+                        .map(given -> "At intake: " + given.answer().words())
                         .orElse(null);
-    }
-
-    public static String words(Answer answer) {
-        return switch (answer) {
-            case PASS -> "works";
-            case FAIL -> "fails";
-            case CANNOT_TEST -> "could not be tested";
-        };
     }
 
     private static Step answered(Step step, Optional<Given> given, String done) {

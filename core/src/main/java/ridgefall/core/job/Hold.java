@@ -24,7 +24,7 @@ public record Hold(String id, Station station, String because, boolean overridab
     public Optional<Choice> signOff(Fact held) {
         return overridable
                 ? Optional.of(Step.other(
-                        "Sign off", new Fact.HoldOverridden(id, "?", held), Ask.reason("Why it is right here")))
+                        "Sign off", new JobFact.HoldOverridden(id, "?", held), Ask.reason("Why it is right here")))
                 : Optional.empty();
     }
 }

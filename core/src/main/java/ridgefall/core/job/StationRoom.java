@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import ridgefall.core.profile.DeviceProfile;
 
-/** What a station contributes to a job: its steps, and what holds its facts back. Pure. */
+/** What a station contributes to a job: its steps, its clocks, and what holds facts back. Pure. */
 public interface StationRoom {
     Station station();
 
@@ -18,8 +18,23 @@ public interface StationRoom {
      */
     List<Hold> holds(Fact fact, DeviceProfile profile, JobState state);
 
+    /** How far this station has come stands in the way of a fact of one before it. */
+    default List<Hold> bars(Fact earlier, JobState state) {
+        return List.of();
+    }
+
     /** What a lead may sign off here that is no step: the id of the hold, and what it is about in words. */
     default Map<String, String> signOffs() {
         return Map.of();
+    }
+
+    /** The clocks that run here. */
+    default List<TimerKind> timers() {
+        return startable();
+    }
+
+    /** Those of them that a person starts and stops. */
+    default List<TimerKind> startable() {
+        return List.of();
     }
 }

@@ -62,7 +62,15 @@ public record Step(
     public record Ask(String field, String label, Kind kind, String unit, String suggestion) {
         public enum Kind {
             TEXT,
-            NUMBER
+            NUMBER,
+            /** Where on the edge somebody pointed, in mm; stays as it is where nobody did. */
+            PLACE,
+            /** A place on the face. */
+            POINT,
+            /** A line drawn over the face. */
+            LINE,
+            /** A corner tapped on the outline. */
+            CORNER
         }
 
         public static Ask reason(String label) {

@@ -6,13 +6,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.decide.DecideState;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.CheckAnswered;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.PartsFact;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
@@ -32,7 +32,7 @@ public final class PartsStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        Optional<Repair> repair = state.repair().map(agreed -> profile.repair(agreed.repairId()));
+        Optional<Repair> repair = DecideState.of(state).repair().map(agreed -> profile.repair(agreed.repairId()));
         List<Step> steps = new ArrayList<>();
         steps.add(onTheBench(state, repair));
         steps.add(Checks.check(
@@ -66,9 +66,10 @@ public final class PartsStation implements StationRoom {
                         "Must be ordered",
                         new CheckAnswered("parts.here", Answer.FAIL, null),
                         Ask.reason("Ordered where, due when?")));
-        if (!state.parts().isEmpty()) {
-            return step.answered(
-                    state.parts().stream().map(PartsFact.PartReserved::words).collect(Collectors.joining("; ")));
+        if (!PartsState.of(state).parts().isEmpty()) {
+            return step.answered(PartsState.of(state).parts().stream()
+                    .map(PartsFact.PartReserved::words)
+                    .collect(Collectors.joining("; ")));
         }
         return state.check("parts.here")
                 .map(given -> given.answer() == Answer.PASS
@@ -80,7 +81,7 @@ public final class PartsStation implements StationRoom {
     /** What the new part should bring: it does, or the bench says now what it does without. */
     private static Step need(JobState state, Brings need) {
         String id = checkId(need);
-        boolean reserved = !state.parts().isEmpty();
+        boolean reserved = !PartsState.of(state).parts().isEmpty();
         Step step = Step.open(
                 id,
                 Station.PARTS,
@@ -93,7 +94,7 @@ public final class PartsStation implements StationRoom {
                         "Must be ordered",
                         new CheckAnswered(id, Answer.FAIL, null),
                         Ask.reason("Ordered where, due when?")));
-        if (state.brought(need)) {
+        if (PartsState.of(state).brought(need)) {
             return Step.open(id, Station.PARTS, "Brings " + need.words(), null).answered("in the part");
         }
         return state.check(id)
@@ -117,10 +118,9 @@ public final class PartsStation implements StationRoom {
                             .distinct()
                             .toList());
         } else if (fact instanceof PartsFact.PartReturned f
-                && state.parts().stream().noneMatch(part -> part.stockId().equals(f.stockId()))) {
+                && PartsState.of(state).parts().stream()
+                        .noneMatch(part -> part.stockId().equals(f.stockId()))) {
             throw new NotAllowed("stockId", f.stockId(), "a part taken off the shelf for this job");
-        } else if (fact instanceof PartsFact.PartReturned && state.frontOpened()) {
-            return List.of(Hold.firm("parts.open", Station.PARTS, "The front is open: the part is in use"));
         }
         return List.of();
     }

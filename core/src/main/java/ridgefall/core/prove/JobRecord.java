@@ -6,14 +6,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ridgefall.core.bond.BondState;
 import ridgefall.core.bond.BondStation;
-import ridgefall.core.job.Checks;
+import ridgefall.core.carry.CarryState;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.FactWords;
-import ridgefall.core.job.IntakeFact;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
 
@@ -42,8 +44,7 @@ public record JobRecord(
 
     public record Line(Instant at, String who, String words) {}
 
-    public static JobRecord of(DeviceProfile profile, List<Entry> journal, FactWords words) {
-        JobState state = JobState.of(journal);
+    public static JobRecord of(DeviceProfile profile, List<Entry> journal, JobState state, FactWords words) {
         List<Entry> counting = JobState.effective(journal);
         List<Line> found = new ArrayList<>();
         List<Line> done = new ArrayList<>();
@@ -52,19 +53,12 @@ public record JobRecord(
         for (Entry entry : counting) {
             Fact fact = entry.fact();
             Line line = new Line(entry.happenedAt(), entry.who(), words.say(fact));
-            if (fact instanceof Fact.TemperatureRead || fact instanceof Fact.ScrewsCounted) {
-                measured.add(line);
-            } else if (fact instanceof Fact.HoldOverridden) {
-                signedOff.add(line);
-            } else if (fact instanceof Fact.FrontSeen
-                    || fact instanceof Fact.CrackMarked
-                    || fact instanceof IntakeFact
-                    || fact instanceof Fact.BatterySeen
-                    || fact instanceof Fact.PowerSeen
-                    || fact instanceof Fact.MishapSeen) {
-                found.add(line);
-            } else if (!(fact instanceof Fact.FunctionTested) && !(fact instanceof Fact.JobOpened)) {
-                done.add(line);
+            switch (fact.page()) {
+                case FOUND -> found.add(line);
+                case DONE -> done.add(line);
+                case MEASURED -> measured.add(line);
+                case SIGNED_OFF -> signedOff.add(line);
+                case ELSEWHERE -> {}
             }
         }
         List<String> kept = new ArrayList<>();
@@ -73,10 +67,10 @@ public record JobRecord(
         profile.carryOvers().forEach(part -> moved.put(part.id(), part.words()));
         profile.pairedParts().forEach(part -> moved.put(part.id(), part.words()));
         moved.forEach((id, name) -> {
-            if (state.carriedOver(id)) {
+            if (CarryState.of(state).carriedOver(id)) {
                 kept.add(name);
-            } else if (state.carryOverLost().containsKey(id)) {
-                lost.add(name + ": " + state.carryOverLost().get(id));
+            } else if (CarryState.of(state).lost().containsKey(id)) {
+                lost.add(name + ": " + CarryState.of(state).lost().get(id));
             }
         });
         for (Function function : profile.functions()) {
@@ -87,10 +81,10 @@ public record JobRecord(
         }
         return new JobRecord(
                 profile.name(),
-                state.opened().owner(),
-                state.opened().fault(),
-                state.openedAt(),
-                state.handedOverAt().orElse(null),
+                IntakeState.of(state).opened().owner(),
+                IntakeState.of(state).opened().fault(),
+                IntakeState.of(state).openedAt(),
+                ProveState.of(state).handedOverAt().orElse(null),
                 profile.functions().stream()
                         .map(f -> new FunctionLine(
                                 f.words(),
@@ -104,7 +98,8 @@ public record JobRecord(
                 signedOff,
                 kept,
                 lost,
-                state.school()
+                BondState.of(state)
+                        .school()
                         .map(s -> "PET-carrier acrylic tape, strips " + s.words())
                         .orElse(BondStation.withoutStrips(profile, state)),
                 counting.stream()
@@ -115,12 +110,12 @@ public record JobRecord(
 
     private static boolean worked(JobState state, Phase phase, Function function) {
         return state.function(phase, function.id())
-                .filter(g -> g.answer() == Fact.Answer.PASS)
+                .filter(g -> g.answer() == Answer.PASS)
                 .isPresent();
     }
 
     private static Optional<String> answer(JobState state, Phase phase, Function function) {
         return state.function(phase, function.id())
-                .map(g -> Checks.words(g.answer()) + (g.reason() == null ? "" : ", " + g.reason()));
+                .map(g -> g.answer().words() + (g.reason() == null ? "" : ", " + g.reason()));
     }
 }

@@ -2,17 +2,21 @@ package ridgefall.core.prove;
 
 import java.util.ArrayList;
 import java.util.List;
+import ridgefall.core.decide.DecideState;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 
 public final class ProveStation implements StationRoom {
@@ -23,7 +27,7 @@ public final class ProveStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        boolean unrepaired = state.notWorthIt().isPresent();
+        boolean unrepaired = DecideState.of(state).notWorthIt().isPresent();
         List<Step> steps = new ArrayList<>(unrepaired ? List.of() : proofs(profile, state));
         Step over = Step.open(
                 "prove.hand-over",
@@ -34,14 +38,14 @@ public final class ProveStation implements StationRoom {
                         : "outer film off, wiped, switched off; water resistance was not tested",
                 Step.go(
                         "Handed over",
-                        new Fact.HandedOver("?"),
+                        new ProveFact.HandedOver("?"),
                         new Ask(
                                 "to",
                                 "Handed to",
                                 Ask.Kind.TEXT,
                                 null,
-                                state.opened().owner())));
-        steps.add(state.handedOverAt().isPresent() ? over.answered("handed over") : over);
+                                IntakeState.of(state).opened().owner())));
+        steps.add(ProveState.of(state).handedOverAt().isPresent() ? over.answered("handed over") : over);
         return steps;
     }
 
@@ -56,21 +60,21 @@ public final class ProveStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (state.notWorthIt().isPresent() && fact instanceof Fact.HandedOver) {
+        if (DecideState.of(state).notWorthIt().isPresent() && fact instanceof ProveFact.HandedOver) {
             return holds;
         }
-        if (fact instanceof Fact.FunctionTested f) {
+        if (fact instanceof JobFact.FunctionTested f) {
             Checks.known(
                     "functionId",
                     f.functionId(),
                     profile.functions().stream().map(Function::id).toList());
-        } else if (fact instanceof Fact.CheckAnswered f) {
+        } else if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());
-        } else if (fact instanceof Fact.HandedOver) {
+        } else if (fact instanceof ProveFact.HandedOver) {
             holds.addAll(Checks.openSteps(proofs(profile, state)));
             holds.addAll(Checks.openSteps(new SealStation().steps(profile, state)));
         }
-        if (state.sealedAt().isEmpty() && !(fact instanceof Fact.HoldOverridden)) {
+        if (SealState.of(state).sealedAt().isEmpty()) {
             holds.add(0, Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));
         }
         return holds;

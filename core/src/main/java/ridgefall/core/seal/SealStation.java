@@ -5,23 +5,29 @@ import java.util.List;
 import ridgefall.core.bond.BondStation;
 import ridgefall.core.carry.CarryStation;
 import ridgefall.core.clean.CleanStation;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Count;
-import ridgefall.core.job.Fact.TimerKind;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.JobState.Timer;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Cover;
+import ridgefall.core.separate.SeparateFact;
+import ridgefall.core.separate.SeparateState;
+import ridgefall.core.strip.StripFact;
+import ridgefall.core.strip.StripFact.Count;
+import ridgefall.core.strip.StripState;
 import ridgefall.core.test.TestStation;
 
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
+    private static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
     private static final int PRESSING_S = 120;
     private static final String STRAIGHT = "seal.straight";
 
@@ -39,8 +45,8 @@ public final class SealStation implements StationRoom {
                 "Seat the front",
                 profile.placeName(profile.hinge())
                         + " first, nothing pinched; press from the corners along the edges until flush",
-                Step.go("Sealed", new Fact.Sealed()));
-        steps.add(state.sealedAt().isPresent() ? seal.answered("sealed") : seal);
+                Step.go("Sealed", new SealFact.Sealed()));
+        steps.add(SealState.of(state).sealedAt().isPresent() ? seal.answered("sealed") : seal);
         if (!profile.bonded()) {
             return steps;
         }
@@ -49,18 +55,16 @@ public final class SealStation implements StationRoom {
                 Station.SEAL,
                 "Hold it pressed",
                 null,
-                Step.go(
-                        "Start pressing, {s:" + PRESSING_S + "}",
-                        new Fact.TimerStarted(TimerKind.PRESSING, PRESSING_S)));
-        if (state.timer(Timer.Kind.PRESSING).isPresent()) {
+                Step.go("Start pressing, {s:" + PRESSING_S + "}", new JobFact.TimerStarted(PRESSING, PRESSING_S)));
+        if (state.timer(PRESSING).isPresent()) {
             press = Step.open(
                             "seal.press",
                             Station.SEAL,
                             "Pressing",
                             null,
-                            Step.go("Flush all round", new Fact.TimerStopped(TimerKind.PRESSING)))
-                    .waiting(state.timer(Timer.Kind.PRESSING).get().seq());
-        } else if (state.everTimed(Timer.Kind.PRESSING)) {
+                            Step.go("Flush all round", new JobFact.TimerStopped(PRESSING)))
+                    .waiting(state.timer(PRESSING).get().seq());
+        } else if (state.everTimed(PRESSING)) {
             press = press.answered("flush all round");
         }
         steps.add(press);
@@ -70,22 +74,26 @@ public final class SealStation implements StationRoom {
     private static List<Step> before(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         Step in = Step.open(
-                JobState.SCREWS_IN,
+                StripFact.SCREWS_IN,
                 Station.SEAL,
                 "Screws back in their own holes",
-                state.screws(Count.OUT).map(n -> n + " came out").orElse(null),
+                StripState.of(state).screws(Count.OUT).map(n -> n + " came out").orElse(null),
                 Step.go(
                         "Counted",
-                        new Fact.ScrewsCounted(Count.IN, 0),
+                        new StripFact.ScrewsCounted(Count.IN, 0),
                         new Ask(
                                 "screws",
                                 "Screws in",
                                 Ask.Kind.NUMBER,
                                 null,
-                                state.screws(Count.OUT).map(String::valueOf).orElse(null))));
-        int out = state.screws(Count.OUT).orElse(0);
-        steps.add(state.screws(Count.IN)
-                .map(n -> n == out || state.screwsSignedOff()
+                                StripState.of(state)
+                                        .screws(Count.OUT)
+                                        .map(String::valueOf)
+                                        .orElse(null))));
+        int out = StripState.of(state).screws(Count.OUT).orElse(0);
+        steps.add(StripState.of(state)
+                .screws(Count.IN)
+                .map(n -> n == out || state.signedOff(StripFact.SCREWS_IN)
                         ? in.answered(n + " in")
                         : in.problem(n + " in, " + out + " out"))
                 .orElse(in));
@@ -95,10 +103,10 @@ public final class SealStation implements StationRoom {
                     Station.SEAL,
                     cover.words(),
                     cover.hint(),
-                    Step.go("Off", new Fact.CoverRemoved(cover.id())));
-            steps.add(state.coverOff(cover.id()) ? off.answered("off") : off);
+                    Step.go("Off", new SealFact.CoverRemoved(cover.id())));
+            steps.add(SealState.of(state).coverOff(cover.id()) ? off.answered("off") : off);
         }
-        if (!state.bends().isEmpty()) {
+        if (!IntakeState.of(state).bends().isEmpty()) {
             steps.add(Checks.check(
                     state,
                     STRAIGHT,
@@ -114,7 +122,7 @@ public final class SealStation implements StationRoom {
     /** Everything that must be so before the front is seated for good. */
     public static List<Hold> holdsBeforeSealing(DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        for (double wedge : state.wedges()) {
+        for (double wedge : SeparateState.of(state).wedges()) {
             holds.add(Hold.firm(
                     "separate.wedge." + wedge,
                     Station.SEPARATE,
@@ -130,13 +138,27 @@ public final class SealStation implements StationRoom {
     }
 
     @Override
+    public List<TimerKind> startable() {
+        return List.of(PRESSING);
+    }
+
+    /** No wedge goes under a front that is sealed. */
+    @Override
+    public List<Hold> bars(Fact earlier, JobState state) {
+        return earlier instanceof SeparateFact.WedgeSet
+                        && SealState.of(state).sealedAt().isPresent()
+                ? List.of(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"))
+                : List.of();
+    }
+
+    @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
-        if (fact instanceof Fact.Sealed) {
-            return state.sealedAt().isPresent()
+        if (fact instanceof SealFact.Sealed) {
+            return SealState.of(state).sealedAt().isPresent()
                     ? List.of(Hold.firm("seal.done", Station.SEAL, "The front is already sealed"))
                     : holdsBeforeSealing(profile, state);
         }
-        if (fact instanceof Fact.CoverRemoved f) {
+        if (fact instanceof SealFact.CoverRemoved f) {
             Checks.known(
                     "coverId",
                     f.coverId(),
@@ -144,9 +166,10 @@ public final class SealStation implements StationRoom {
             // Once a liner is off the adhesive is spent: test first.
             return Checks.openSteps(new TestStation().steps(profile, state));
         }
-        if (fact instanceof Fact.CheckAnswered f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of("seal.dust", STRAIGHT));
-        } else if (fact instanceof Fact.TimerStarted && state.sealedAt().isEmpty()) {
+        } else if (fact instanceof JobFact.TimerStarted
+                && SealState.of(state).sealedAt().isEmpty()) {
             return List.of(Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));
         }
         return List.of();

@@ -8,15 +8,22 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.decide.DecideFact;
+import ridgefall.core.decide.DecideStation;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.separate.CutPlan.Move;
@@ -45,8 +52,8 @@ public final class SeparateStation implements StationRoom {
         }
         List<Step> steps = new ArrayList<>();
         // Warming again happens here, with the front half free, though its facts are heat's.
-        if (state.runningSoak().isPresent()) {
-            Step lifting = heat.lifting(state.runningSoak().get());
+        if (HeatState.of(state).runningSoak().isPresent()) {
+            Step lifting = heat.lifting(HeatState.of(state).runningSoak().get());
             steps.add(new Step(
                     "separate.lift",
                     Station.SEPARATE,
@@ -59,26 +66,35 @@ public final class SeparateStation implements StationRoom {
                     lifting.waitsFor(),
                     lifting.lead()));
         }
-        if (state.soaks().isEmpty() && state.freed().isEmpty()) {
+        if (HeatState.of(state).soaks().isEmpty()
+                && SeparateState.of(state).freed().isEmpty()) {
             steps.add(Step.open(
                     "separate.way", Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
             steps.add(opening(profile, state));
             return steps;
         }
         CutPlan way = plan.get();
-        for (String id : state.freed()) {
+        for (String id : SeparateState.of(state).freed()) {
             steps.add(cut(profile, stretch(way, id), null).answered("free"));
         }
         for (Move move : way.moves()) {
             steps.add(cut(profile, stretch(way, move.stretchId()), move));
         }
-        if (!state.soaks().isEmpty() && state.runningSoak().isEmpty() && !state.frontOpened()) {
+        if (!HeatState.of(state).soaks().isEmpty()
+                && HeatState.of(state).runningSoak().isEmpty()
+                && !SeparateState.of(state).frontOpened()) {
             steps.add(heat.start("separate.warm", Station.SEPARATE, "Gone cold? Warm it again", state)
                     .asOptional());
         }
         steps.add(opening(profile, state));
         steps.addAll(wedges(profile, state));
         return steps;
+    }
+
+    /** A wedge goes in where somebody pointed. */
+    public static Choice wedge() {
+        return Step.other(
+                "Wedge in", new SeparateFact.WedgeSet(0), new Ask("positionMm", "Where", Ask.Kind.PLACE, "mm", null));
     }
 
     private static Step opening(DeviceProfile profile, JobState state) {
@@ -88,19 +104,19 @@ public final class SeparateStation implements StationRoom {
                 "Open the front",
                 "on the " + profile.placeName(profile.hinge()) + ", no further than " + profile.greatestOpeningDeg()
                         + "°; prop it",
-                Step.go("Open and propped", new Fact.FrontOpened()));
-        return state.frontOpened() ? open.answered("open and propped") : open;
+                Step.go("Open and propped", new SeparateFact.FrontOpened()));
+        return SeparateState.of(state).frontOpened() ? open.answered("open and propped") : open;
     }
 
     private static List<Step> wedges(DeviceProfile profile, JobState state) {
-        return state.wedges().stream()
+        return SeparateState.of(state).wedges().stream()
                 .map(wedge -> Step.open(
                                 "separate.wedge." + wedge,
                                 Station.SEPARATE,
                                 "Wedge at {mm:" + wedge + "}, "
                                         + profile.placeName(profile.edge().landmarkAt(wedge)),
                                 null,
-                                Step.go("Wedge out", new Fact.WedgePulled(wedge)))
+                                Step.go("Wedge out", new SeparateFact.WedgePulled(wedge)))
                         .asOptional())
                 .toList();
     }
@@ -115,8 +131,8 @@ public final class SeparateStation implements StationRoom {
                             "Unclip " + clip.words() + ", {mm:"
                                     + round(clip.where().fromMm()) + "}",
                             profile.entrySeam() + "; a broken clip: every piece out of the body",
-                            Step.go("Free", new Fact.StretchFreed(clip.id())));
-                    return state.freed().contains(clip.id()) ? free.answered("free") : free;
+                            Step.go("Free", new SeparateFact.StretchFreed(clip.id())));
+                    return SeparateState.of(state).freed().contains(clip.id()) ? free.answered("free") : free;
                 })
                 .collect(Collectors.toCollection(ArrayList::new));
         steps.add(opening(profile, state));
@@ -134,9 +150,10 @@ public final class SeparateStation implements StationRoom {
 
     private static List<Hold> clipHolds(Fact fact, DeviceProfile profile, JobState state) {
         List<String> ids = clips(profile).map(EdgeFeature::id).toList();
-        if (fact instanceof Fact.StretchFreed f) {
+        if (fact instanceof SeparateFact.StretchFreed f) {
             Checks.known("stretchId", f.stretchId(), ids);
-        } else if (fact instanceof Fact.FrontOpened && !state.freed().containsAll(ids)) {
+        } else if (fact instanceof SeparateFact.FrontOpened
+                && !SeparateState.of(state).freed().containsAll(ids)) {
             return List.of(Hold.firm("separate.clips", Station.SEPARATE, "Some clips still hold"));
         }
         return List.of();
@@ -162,9 +179,9 @@ public final class SeparateStation implements StationRoom {
         String hint = "no deeper than {mm:" + stretch.depthMm() + "}: " + stretch.depthBecause()
                 + (move != null && move.newEntry() ? "; enter here, " + profile.entrySeam() : "");
         List<Choice> choices = new ArrayList<>();
-        choices.add(Step.go("Free", new Fact.StretchFreed(stretch.id())));
+        choices.add(Step.go("Free", new SeparateFact.StretchFreed(stretch.id())));
         if (move != null && move.wedgeAtMm() != null) {
-            choices.add(Step.other("Wedge in", new Fact.WedgeSet(Math.round(move.wedgeAtMm() * 10) / 10.0)));
+            choices.add(Step.other("Wedge in", new SeparateFact.WedgeSet(Math.round(move.wedgeAtMm() * 10) / 10.0)));
         }
         return Step.open(
                 "separate." + stretch.id(),
@@ -180,6 +197,22 @@ public final class SeparateStation implements StationRoom {
         return Math.round(mm);
     }
 
+    /** With the front open what was agreed stands, the part is in use and heat has nothing to soften. */
+    @Override
+    public List<Hold> bars(Fact earlier, JobState state) {
+        if (!SeparateState.of(state).frontOpened()) {
+            return List.of();
+        } else if (earlier instanceof DecideFact) {
+            return List.of(Hold.overridable(
+                    DecideStation.OPENED, Station.DECIDE, "The front is open: what was agreed stands"));
+        } else if (earlier instanceof PartsFact.PartReturned) {
+            return List.of(Hold.firm("parts.open", Station.PARTS, "The front is open: the part is in use"));
+        } else if (earlier instanceof HeatFact.SoakStarted) {
+            return List.of(Hold.firm("heat.opened", Station.HEAT, "The front is open: no more heat"));
+        }
+        return List.of();
+    }
+
     @Override
     public Map<String, String> signOffs() {
         return Map.of("separate.cold", "cut cold, never warmed", "separate.hinge", "hinge edge freed before the rest");
@@ -188,18 +221,16 @@ public final class SeparateStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof Fact.WedgeSet f) {
+        if (fact instanceof SeparateFact.WedgeSet f) {
             onEdge(profile, f.positionMm());
-            if (state.sealedAt().isPresent()) {
-                holds.add(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"));
+        } else if (fact instanceof SeparateFact.WedgePulled f) {
+            if (!SeparateState.of(state).wedges().contains(f.positionMm())) {
+                throw new NotAllowed(
+                        "positionMm",
+                        f.positionMm(),
+                        "a place where a wedge is: " + SeparateState.of(state).wedges());
             }
-        } else if (fact instanceof Fact.WedgePulled f) {
-            if (!state.wedges().contains(f.positionMm())) {
-                throw new NotAllowed("positionMm", f.positionMm(), "a place where a wedge is: " + state.wedges());
-            }
-        } else if (fact instanceof Fact.MishapSeen f && f.positionMm() != null) {
-            onEdge(profile, f.positionMm());
-        } else if (fact instanceof Fact.CheckAnswered f) {
+        } else if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());
         }
         holds.addAll(profile.bonded() ? bondHolds(fact, profile, state) : clipHolds(fact, profile, state));
@@ -208,26 +239,27 @@ public final class SeparateStation implements StationRoom {
 
     private List<Hold> bondHolds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof Fact.StretchFreed f) {
+        if (fact instanceof SeparateFact.StretchFreed f) {
             CutPlan way = plan.get();
             stretch(way, f.stretchId());
             holds.addAll(beforeCutting(state));
-            if (state.freed().contains(f.stretchId())) {
+            if (SeparateState.of(state).freed().contains(f.stretchId())) {
                 holds.add(Hold.firm("separate.done", Station.SEPARATE, "This stretch is already free"));
             }
             Set<String> hinge = CutPlanner.hinge(profile);
             boolean othersFree = way.stretches().stream()
                     .map(Stretch::id)
-                    .allMatch(id -> hinge.contains(id) || state.freed().contains(id));
+                    .allMatch(id -> hinge.contains(id)
+                            || SeparateState.of(state).freed().contains(id));
             if (hinge.contains(f.stretchId()) && !othersFree) {
                 holds.add(Hold.overridable(
                         "separate.hinge",
                         Station.SEPARATE,
                         "The " + profile.placeName(profile.hinge()) + " is freed last: its cables hold the front"));
             }
-        } else if (fact instanceof Fact.WedgeSet) {
+        } else if (fact instanceof SeparateFact.WedgeSet) {
             holds.addAll(beforeCutting(state));
-        } else if (fact instanceof Fact.FrontOpened) {
+        } else if (fact instanceof SeparateFact.FrontOpened) {
             CutPlan way = plan.get();
             if (!way.moves().isEmpty()) {
                 holds.add(Hold.firm(
@@ -240,7 +272,7 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static List<Hold> beforeCutting(JobState state) {
-        return state.soaks().isEmpty()
+        return HeatState.of(state).soaks().isEmpty()
                 ? List.of(Hold.overridable("separate.cold", Station.HEAT, "The bond was never warmed"))
                 : List.of();
     }

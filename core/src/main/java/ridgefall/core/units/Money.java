@@ -38,6 +38,11 @@ public record Money(BigDecimal amount, String currency) implements Comparable<Mo
         return new Money(amount, currency);
     }
 
+    /** The same amount as it is written: to the hundredth where it is not finer; null stays null. */
+    public static BigDecimal toTheHundredth(BigDecimal amount) {
+        return amount == null || amount.stripTrailingZeros().scale() > DECIMALS ? amount : amount.setScale(DECIMALS);
+    }
+
     /**
      * A currency to reckon in from now on. Amounts that stand in a journal are not asked again.
      *

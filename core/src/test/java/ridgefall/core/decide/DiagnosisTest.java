@@ -12,13 +12,14 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Decision.Verdict;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeFact.SymptomSeen;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.FunctionTested;
-import ridgefall.core.job.Fact.Phase;
-import ridgefall.core.job.IntakeFact.SymptomSeen;
+import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Role;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.Brings;
@@ -33,7 +34,7 @@ import ridgefall.core.units.Source;
 class DiagnosisTest {
     private static final Terms TERMS =
             new Terms(new BigDecimal("54.00"), new BigDecimal("6.50"), new BigDecimal("25.00"), "EUR");
-    private static final Fact CRACKED = new Fact.FrontSeen(FrontCondition.CRACKED);
+    private static final Fact CRACKED = new IntakeFact.FrontSeen(FrontCondition.CRACKED);
     private static final Fact PICTURE = new FunctionTested("picture", Phase.BEFORE, Answer.PASS, null);
     private static final Fact NO_PICTURE = new FunctionTested("picture", Phase.BEFORE, Answer.FAIL, null);
 
@@ -52,7 +53,7 @@ class DiagnosisTest {
 
     private static JobState after(String device, Fact... facts) {
         List<Entry> journal = new ArrayList<>();
-        journal.add(entry(1, new Fact.JobOpened(device, 1, null, "Hut", "broken")));
+        journal.add(entry(1, new IntakeFact.JobOpened(device, 1, null, "Hut", "broken")));
         for (Fact fact : facts) {
             journal.add(entry(journal.size() + 1, fact));
         }

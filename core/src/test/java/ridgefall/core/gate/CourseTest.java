@@ -8,19 +8,32 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import ridgefall.core.bond.BondFact;
+import ridgefall.core.carry.CarryFact;
+import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.DamageFact;
 import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.FunctionTested;
-import ridgefall.core.job.Fact.Phase;
 import ridgefall.core.job.Hold;
-import ridgefall.core.job.JobState.Timer;
+import ridgefall.core.job.JobFact;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Timer;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.TapeSchool;
 import ridgefall.core.prove.JobRecord;
+import ridgefall.core.prove.ProveFact;
+import ridgefall.core.prove.ProveState;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.separate.SeparateFact;
+import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
 
 /** The rules of a job, from intake to hand-over. */
@@ -38,21 +51,22 @@ class CourseTest {
             journey.tapNext();
         }
         assertThat(visited).isEqualTo(Arrays.asList(Station.values()));
-        assertThat(journey.state().handedOverAt()).isPresent();
+        assertThat(ProveState.of(journey.state()).handedOverAt()).isPresent();
     }
 
     @Test
     void nothingIsWarmedOrCutBeforeTheBaselineTheAgreementAndThePart() {
         Journey journey = new Journey();
-        List<Hold> holds = journey.holds(new Fact.SoakStarted("plate-1", 80, 120, null, null, null));
+        List<Hold> holds = journey.holds(new HeatFact.SoakStarted("plate-1", 80, 120, null, null, HeatFact.Sweep.FACE));
         assertThat(holds).extracting(Hold::station).contains(Station.INTAKE, Station.DECIDE, Station.PARTS);
-        assertThat(journey.holds(new Fact.StretchFreed("top-1"))).isNotEmpty();
+        assertThat(journey.holds(new SeparateFact.StretchFreed("top-1"))).isNotEmpty();
     }
 
     @Test
     void aSwollenBatteryStopsEveryBench() {
-        Journey journey = new Journey().until(Station.HEAT).append(new Fact.BatterySeen(Fact.Battery.SWOLLEN));
-        assertThat(journey.holds(new Fact.CheckAnswered("heat.cleared", Answer.PASS, null)))
+        Journey journey =
+                new Journey().until(Station.HEAT).append(new IntakeFact.BatterySeen(IntakeFact.Battery.SWOLLEN));
+        assertThat(journey.holds(new JobFact.CheckAnswered("heat.cleared", Answer.PASS, null)))
                 .singleElement()
                 .satisfies(hold -> {
                     assertThat(hold.because()).contains("stop, isolate");
@@ -63,27 +77,29 @@ class CourseTest {
     @Test
     void aSoakBeyondWhatItsSpreadAllowsIsHeldUntilALeadAnswersForIt() {
         Journey journey = new Journey().until(Station.HEAT);
-        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof Fact.SoakStarted)) {
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof HeatFact.SoakStarted)) {
             journey.tapNext();
         }
-        Fact tooLong = new Fact.SoakStarted("plate-1", 85, 1800, null, null, null);
+        Fact tooLong = new HeatFact.SoakStarted("plate-1", 85, 1800, null, null, HeatFact.Sweep.FACE);
         assertThat(journey.holds(tooLong)).extracting(Hold::id).containsExactly("heat.limit");
         journey.signOff("heat.limit", tooLong);
         assertThat(journey.holds(tooLong)).isEmpty();
-        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("plate-1", 95, 60, null, null, null)))
+        assertThatThrownBy(() ->
+                        journey.holds(new HeatFact.SoakStarted("plate-1", 95, 60, null, null, HeatFact.Sweep.FACE)))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("50 to 90 °C on Plate 1");
-        assertThatThrownBy(() -> journey.holds(new Fact.SoakStarted("oven", 80, 60, null, null, null)))
+        assertThatThrownBy(
+                        () -> journey.holds(new HeatFact.SoakStarted("oven", 80, 60, null, null, HeatFact.Sweep.FACE)))
                 .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1, bed-1, air-1, dryer-1");
     }
 
     @Test
     void aDeviceThatMayStillBeWarmIsHeldToWhatGoesForOneJustGoneCold() {
         Journey journey = new Journey().until(Station.SEPARATE);
-        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 85, 200, null, null, null)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 85, 200, null, null, HeatFact.Sweep.FACE)))
                 .extracting(Hold::id)
                 .containsExactly("heat.limit");
-        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 85, 10, null, null, null)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 85, 10, null, null, HeatFact.Sweep.FACE)))
                 .isEmpty();
     }
 
@@ -96,7 +112,8 @@ class CourseTest {
                 .filter(step -> step.id().equals("separate.warm"))
                 .findFirst()
                 .orElseThrow();
-        Fact.SoakStarted again = (Fact.SoakStarted) warm.choices().get(0).fact();
+        HeatFact.SoakStarted again =
+                (HeatFact.SoakStarted) warm.choices().get(0).fact();
         assertThat(again.seconds())
                 .isEqualTo((int) Math.round(journey.course().heatPlans().get(0).soakSeconds()));
         assertThat(nextMorning.holds(again)).isEmpty();
@@ -107,23 +124,23 @@ class CourseTest {
     void aSoakThatRunsIsLiftedWhateverPreparationANewerAppWouldAskFor() {
         Journey journey = new Journey()
                 .until(Station.HEAT)
-                .append(new Fact.CheckAnswered("heat.taped", Answer.PASS, null))
-                .append(new Fact.SoakStarted("plate-1", 80, 120, null, null, null));
-        assertThat(journey.next().orElseThrow().choices().get(0).fact()).isInstanceOf(Fact.SoakEnded.class);
+                .append(new JobFact.CheckAnswered("heat.taped", Answer.PASS, null))
+                .append(new HeatFact.SoakStarted("plate-1", 80, 120, null, null, HeatFact.Sweep.FACE));
+        assertThat(journey.next().orElseThrow().choices().get(0).fact()).isInstanceOf(HeatFact.SoakEnded.class);
     }
 
     @Test
     void theHingeWaitsForTheRestAndOnlyALeadMayChangeThat() {
         Journey journey = new Journey().until(Station.SEPARATE);
-        assertThat(journey.holds(new Fact.StretchFreed("bottom-1")))
+        assertThat(journey.holds(new SeparateFact.StretchFreed("bottom-1")))
                 .extracting(Hold::id)
                 .containsExactly("separate.hinge");
-        assertThat(journey.holds(new Fact.FrontOpened()))
+        assertThat(journey.holds(new SeparateFact.FrontOpened()))
                 .extracting(Hold::because)
                 .singleElement()
                 .asString()
                 .contains("still hold");
-        assertThatThrownBy(() -> journey.holds(new Fact.StretchFreed("left-9")))
+        assertThatThrownBy(() -> journey.holds(new SeparateFact.StretchFreed("left-9")))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("stretchId is left-9");
     }
@@ -131,21 +148,22 @@ class CourseTest {
     @Test
     void noDisplayPlugBeforeIsolationIsProven() {
         Journey journey = new Journey().until(Station.STRIP);
-        Fact plug = new Fact.PlugFreed("display-plug");
+        Fact plug = new StripFact.PlugFreed("display-plug");
         assertThat(journey.holds(plug)).extracting(Hold::id).containsExactly("strip.proven");
-        assertThat(journey.holds(new Fact.IsolationProven()))
+        assertThat(journey.holds(new StripFact.IsolationProven()))
                 .extracting(Hold::id)
                 .containsExactly("strip.isolate");
-        journey.append(new Fact.BatteryIsolated(Fact.Isolation.UNPLUGGED)).append(new Fact.IsolationProven());
+        journey.append(new StripFact.BatteryIsolated(StripFact.Isolation.UNPLUGGED))
+                .append(new StripFact.IsolationProven());
         assertThat(journey.holds(plug)).isEmpty();
     }
 
     @Test
     void noStripOnADirtyLedge() {
         Journey journey = new Journey().until(Station.BOND);
-        journey.append(new Fact.CheckAnswered("clean.bare", Answer.FAIL, "glue in a corner"));
-        journey.append(new Fact.StripsChosen(TapeSchool.BUTT));
-        assertThat(journey.holds(new Fact.StripLaid("top-1")))
+        journey.append(new JobFact.CheckAnswered("clean.bare", Answer.FAIL, "glue in a corner"));
+        journey.append(new BondFact.StripsChosen(TapeSchool.BUTT));
+        assertThat(journey.holds(new BondFact.StripLaid("top-1")))
                 .extracting(Hold::id)
                 .containsExactly("clean.bare");
     }
@@ -153,7 +171,7 @@ class CourseTest {
     @Test
     void noLinerComesOffBeforeTheTest() {
         Journey journey = new Journey().until(Station.TEST);
-        assertThat(journey.holds(new Fact.CoverRemoved("liner-long")))
+        assertThat(journey.holds(new SealFact.CoverRemoved("liner-long")))
                 .extracting(Hold::id)
                 .contains("test.plugged", "open.picture", "open.touch");
     }
@@ -161,8 +179,8 @@ class CourseTest {
     @Test
     void sealingNamesEverythingThatIsMissingOnOrIn() {
         Journey journey = new Journey().until(Station.CARRY);
-        journey.append(new Fact.WedgeSet(40.0));
-        assertThat(journey.holds(new Fact.Sealed()))
+        journey.append(new SeparateFact.WedgeSet(40.0));
+        assertThat(journey.holds(new SealFact.Sealed()))
                 .extracting(Hold::id)
                 .contains(
                         "separate.wedge.40.0", // a wedge is in
@@ -175,16 +193,16 @@ class CourseTest {
     @Test
     void sealingIsFreeOnceEverythingIsSoAndBlockedByASingleWedge() {
         Journey journey = new Journey().until(Station.SEAL);
-        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof Fact.Sealed)) {
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof SealFact.Sealed)) {
             journey.tapNext();
         }
-        assertThat(journey.holds(new Fact.Sealed())).isEmpty();
-        journey.append(new Fact.WedgeSet(40.0));
-        assertThat(journey.holds(new Fact.Sealed()))
+        assertThat(journey.holds(new SealFact.Sealed())).isEmpty();
+        journey.append(new SeparateFact.WedgeSet(40.0));
+        assertThat(journey.holds(new SealFact.Sealed()))
                 .singleElement()
                 .satisfies(hold -> assertThat(hold.because()).startsWith("A wedge is still in at {mm:40.0}"));
-        journey.append(new Fact.WedgePulled(40.0));
-        assertThat(journey.holds(new Fact.Sealed())).isEmpty();
+        journey.append(new SeparateFact.WedgePulled(40.0));
+        assertThat(journey.holds(new SealFact.Sealed())).isEmpty();
     }
 
     @Test
@@ -192,11 +210,11 @@ class CourseTest {
         Journey journey = new Journey().until(Station.TEST);
         journey.tapNext();
         journey.append(new FunctionTested("stylus", Phase.OPEN, Answer.FAIL, null));
-        assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
+        assertThat(journey.holds(new SealFact.CoverRemoved("inner-film")))
                 .extracting(Hold::id)
                 .contains("open.stylus");
-        journey.signOff("open.stylus", new Fact.CoverRemoved("inner-film"));
-        assertThat(journey.holds(new Fact.CoverRemoved("inner-film")))
+        journey.signOff("open.stylus", new SealFact.CoverRemoved("inner-film"));
+        assertThat(journey.holds(new SealFact.CoverRemoved("inner-film")))
                 .extracting(Hold::id)
                 .doesNotContain("open.stylus");
         journey.toTheEnd();
@@ -205,8 +223,8 @@ class CourseTest {
     @Test
     void missingScrewsHoldTheSeal() {
         Journey journey = new Journey().until(Station.SEAL);
-        journey.append(new Fact.ScrewsCounted(Fact.Count.IN, 13));
-        assertThat(journey.holds(new Fact.Sealed()))
+        journey.append(new StripFact.ScrewsCounted(StripFact.Count.IN, 13));
+        assertThat(journey.holds(new SealFact.Sealed()))
                 .extracting(Hold::because)
                 .contains("Screws back in their own holes: 13 in, 14 out");
     }
@@ -214,7 +232,7 @@ class CourseTest {
     @Test
     void handingOverNeedsTheSealAndEveryProof() {
         Journey journey = new Journey().until(Station.PROVE);
-        assertThat(journey.holds(new Fact.HandedOver("owner")))
+        assertThat(journey.holds(new ProveFact.HandedOver("owner")))
                 .extracting(Hold::id)
                 .contains("after.camera", "after.light", "after.touch");
         assertThat(new Journey().holds(new FunctionTested("camera", Phase.AFTER, Answer.PASS, null)))
@@ -225,27 +243,29 @@ class CourseTest {
     @Test
     void aClosedJournalTakesNothingMore() {
         Journey journey = new Journey().toTheEnd();
-        assertThat(journey.holds(new Fact.WedgeSet(3))).extracting(Hold::id).containsExactly("prove.closed");
+        assertThat(journey.holds(new SeparateFact.WedgeSet(3)))
+                .extracting(Hold::id)
+                .containsExactly("prove.closed");
         assertThat(journey.course().undoable()).isEmpty();
     }
 
     @Test
     void aMisTapIsTakenBackAndStaysInTheJournal() {
         Journey journey = new Journey();
-        journey.append(new Fact.FrontSeen(FrontCondition.INTACT));
-        assertThat(journey.holds(new Fact.Undone(2))).isEmpty();
-        journey.append(new Fact.Undone(2));
-        assertThat(journey.state().front()).isEmpty();
+        journey.append(new IntakeFact.FrontSeen(FrontCondition.INTACT));
+        assertThat(journey.holds(new JobFact.Undone(2))).isEmpty();
+        journey.append(new JobFact.Undone(2));
+        assertThat(IntakeState.of(journey.state()).front()).isEmpty();
         assertThat(journey.journal()).hasSize(3);
         assertThat(journey.state().seq()).isEqualTo(3);
-        assertThat(journey.holds(new Fact.Undone(1))).extracting(Hold::id).containsExactly("undo.late");
+        assertThat(journey.holds(new JobFact.Undone(1))).extracting(Hold::id).containsExactly("undo.late");
     }
 
     @Test
     void aNewCrackTappedWhileCuttingMakesThatStretchShallow() {
         Journey journey = new Journey().until(Station.SEPARATE);
         double before = depth(journey, "top-1");
-        journey.append(new Fact.MishapSeen(Fact.Mishap.NEW_CRACK, 20.0));
+        journey.append(new DamageFact.MishapSeen(DamageFact.Mishap.NEW_CRACK, 20.0));
         assertThat(before).isEqualTo(6.0);
         assertThat(depth(journey, "top-1")).isEqualTo(2.0);
     }
@@ -264,14 +284,14 @@ class CourseTest {
         Timer soak = journey.state().timers().get(0);
         assertThat(soak.running()).isFalse();
         assertThat(soak.stoppedAt()).isEqualTo(soak.startedAt().plusSeconds(20));
-        assertThat(journey.state().timer(Timer.Kind.WORKABLE)).isPresent();
+        assertThat(journey.state().timer(HeatFact.WORKABLE)).isPresent();
         journey.until(Station.STRIP);
-        assertThat(journey.state().timer(Timer.Kind.WORKABLE)).isEmpty();
+        assertThat(journey.state().timer(HeatFact.WORKABLE)).isEmpty();
     }
 
     @Test
     void cannotBeTestedIsAThirdAnswerAndAsksWhy() {
-        assertThatThrownBy(() -> new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, " "))
+        assertThatThrownBy(() -> new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, " ").check())
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("reason");
         Journey journey = new Journey();
@@ -285,19 +305,19 @@ class CourseTest {
 
     @Test
     void theDeskTakesInAgreesAndHandsOverButDoesNotWorkTheBench() {
-        assertThat(Role.DESK.mayRecord(new Fact.FrontSeen(FrontCondition.CRACKED)))
+        assertThat(Role.DESK.mayRecord(new IntakeFact.FrontSeen(FrontCondition.CRACKED)))
                 .isTrue();
-        assertThat(Role.DESK.mayRecord(new Fact.HandedOver("owner"))).isTrue();
-        assertThat(Role.DESK.mayRecord(new Fact.SoakStarted("plate-1", 80, 120, null, null, null)))
+        assertThat(Role.DESK.mayRecord(new ProveFact.HandedOver("owner"))).isTrue();
+        assertThat(Role.DESK.mayRecord(new HeatFact.SoakStarted("plate-1", 80, 120, null, null, HeatFact.Sweep.FACE)))
                 .isFalse();
-        assertThat(Role.DESK.mayRecord(new Fact.Sealed())).isFalse();
-        assertThat(Role.TECHNICIAN.mayRecord(new Fact.Sealed())).isTrue();
+        assertThat(Role.DESK.mayRecord(new SealFact.Sealed())).isFalse();
+        assertThat(Role.TECHNICIAN.mayRecord(new SealFact.Sealed())).isTrue();
     }
 
     @Test
     void theRecordSaysWhatWasKeptAndLostAndHowItWorkedBeforeAndAfter() {
         Journey journey = new Journey().until(Station.CARRY);
-        journey.append(new Fact.CarryOverLost("magnets", "snapped while sliding out"));
+        journey.append(new CarryFact.CarryOverLost("magnets", "snapped while sliding out"));
         journey.toTheEnd();
         JobRecord record = journey.course().record();
         assertThat(record.kept()).contains("Stylus data", "Camera ring").doesNotContain("Stylus magnet strips");
@@ -324,26 +344,28 @@ class CourseTest {
 
     @Test
     void aHoldThatALeadMayAnswerForOffersTheFactThatDoesSo() {
-        Fact cut = new Fact.StretchFreed("top-1");
+        Fact cut = new SeparateFact.StretchFreed("top-1");
         assertThat(Hold.firm("seal.liner-hinge", Station.SEAL, "a liner is on").signOff(cut))
                 .isEmpty();
         Step.Choice choice = Hold.overridable("separate.cold", Station.HEAT, "never warmed")
                 .signOff(cut)
                 .orElseThrow();
-        assertThat(choice.fact()).isEqualTo(new Fact.HoldOverridden("separate.cold", "?", cut));
+        assertThat(choice.fact()).isEqualTo(new JobFact.HoldOverridden("separate.cold", "?", cut));
         assertThat(choice.asks()).extracting(Step.Ask::field).containsExactly("reason");
-        assertThat(Role.first(choice.fact())).isEqualTo(Role.LEAD);
+        assertThat(choice.fact().by()).isEqualTo(Role.LEAD);
     }
 
     @Test
     void aStepWaitsForTheHandsOfTheFirstWhoMayTakeIt() {
-        assertThat(Role.first(new Fact.FrontSeen(FrontCondition.CRACKED))).isEqualTo(Role.DESK);
-        assertThat(Role.first(new Fact.Sealed())).isEqualTo(Role.TECHNICIAN);
+        assertThat(new IntakeFact.FrontSeen(FrontCondition.CRACKED).by()).isEqualTo(Role.DESK);
+        assertThat(new SealFact.Sealed().by()).isEqualTo(Role.TECHNICIAN);
     }
 
     @Test
     void aCrackTappedAtOnePlaceReachesFourMillimetresToBothSides() {
-        Journey journey = new Journey().append(new Fact.CrackMarked(20, 0)).append(new Fact.CrackMarked(60, 35));
-        assertThat(journey.state().cracks()).containsExactly(new EdgeInterval(16, 8), new EdgeInterval(60, 35));
+        Journey journey =
+                new Journey().append(new IntakeFact.CrackMarked(20, 0)).append(new IntakeFact.CrackMarked(60, 35));
+        assertThat(Damage.edgeCracks(journey.course().profile(), journey.state()))
+                .containsExactly(new EdgeInterval(16, 8), new EdgeInterval(60, 35));
     }
 }

@@ -10,23 +10,29 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import ridgefall.core.bond.BondStation;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.CheckAnswered;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.CrackDrawn;
+import ridgefall.core.intake.IntakeFact.MarkRemoved;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Hold;
-import ridgefall.core.job.IntakeFact.BendMarked;
-import ridgefall.core.job.IntakeFact.CrackDrawn;
-import ridgefall.core.job.IntakeFact.MarkRemoved;
-import ridgefall.core.job.PartsFact;
+import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.prove.ProveState;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.separate.SeparateFact;
+import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
 
 /** What a device is like changes its course; every shipped one reaches its owner. */
@@ -45,7 +51,9 @@ class EveryDeviceTest {
     @MethodSource("devices")
     void goesThroughAllStationsByTappingWhatIsOfferedNext(DeviceProfile device) {
         Journey journey = new Journey(device).toTheEnd();
-        assertThat(journey.state().handedOverAt()).as(device.name()).isPresent();
+        assertThat(ProveState.of(journey.state()).handedOverAt())
+                .as(device.name())
+                .isPresent();
     }
 
     private static List<String> stepIds(Journey journey, Station station) {
@@ -58,24 +66,26 @@ class EveryDeviceTest {
     @Test
     void aFrontHeldByClipsIsNeitherWarmedNorCut() {
         Journey journey = new Journey(CRATE).until(Station.SEPARATE);
-        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 70, 60, null, null, null)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 70, 60, null, null, HeatFact.Sweep.FACE)))
                 .extracting(Hold::id)
                 .contains("heat.clips");
         assertThat(stepIds(journey, Station.SEPARATE))
                 .contains("separate.clip-top-1", "separate.open")
                 .noneMatch(id -> id.equals("separate.top"));
-        assertThat(journey.holds(new Fact.FrontOpened())).extracting(Hold::id).containsExactly("separate.clips");
+        assertThat(journey.holds(new SeparateFact.FrontOpened()))
+                .extracting(Hold::id)
+                .containsExactly("separate.clips");
         assertThat(stepIds(journey, Station.BOND)).containsExactly("bond.gasket");
     }
 
     @Test
     void aWedgeUnderAClippedFrontIsAStepUntilItIsOut() {
-        Journey journey = new Journey(CRATE).until(Station.STRIP).append(new Fact.WedgeSet(40));
+        Journey journey = new Journey(CRATE).until(Station.STRIP).append(new SeparateFact.WedgeSet(40));
         assertThat(stepIds(journey, Station.SEPARATE)).contains("separate.wedge.40.0");
-        assertThat(journey.holds(new Fact.Sealed())).extracting(Hold::id).contains("separate.wedge.40.0");
-        assertThatThrownBy(() -> journey.holds(new Fact.WedgePulled(40.02)))
+        assertThat(journey.holds(new SealFact.Sealed())).extracting(Hold::id).contains("separate.wedge.40.0");
+        assertThatThrownBy(() -> journey.holds(new SeparateFact.WedgePulled(40.02)))
                 .hasMessage("positionMm is 40.02; allowed: a place where a wedge is: [40.0]");
-        journey.append(new Fact.WedgePulled(40));
+        journey.append(new SeparateFact.WedgePulled(40));
         assertThat(stepIds(journey, Station.SEPARATE)).noneMatch(id -> id.startsWith("separate.wedge"));
     }
 
@@ -116,13 +126,14 @@ class EveryDeviceTest {
 
     @Test
     void whatCannotBeSwitchedOffIsLiveUntilIsolationIsProven() {
-        Journey journey = new Journey().append(new Fact.PowerSeen(false)).until(Station.STRIP);
+        Journey journey = new Journey().append(new IntakeFact.PowerSeen(false)).until(Station.STRIP);
         assertThat(journey.course().cautions(Station.HEAT))
                 .singleElement()
                 .asString()
                 .startsWith("Live:");
         assertThat(stepIds(journey, Station.STRIP)).startsWith("strip.isolate", "strip.proven", "strip.screws");
-        journey.append(new Fact.BatteryIsolated(Fact.Isolation.UNPLUGGED)).append(new Fact.IsolationProven());
+        journey.append(new StripFact.BatteryIsolated(StripFact.Isolation.UNPLUGGED))
+                .append(new StripFact.IsolationProven());
         assertThat(journey.course().cautions(Station.STRIP)).isEmpty();
         assertThat(stepIds(new Journey(), Station.STRIP)).startsWith("strip.screws");
     }
@@ -155,7 +166,7 @@ class EveryDeviceTest {
     void aBentFrameAsksForClampsBeforeTheSeal() {
         Journey journey =
                 new Journey().append(new BendMarked(Landmark.BOTTOM_RIGHT, 0.8)).until(Station.SEAL);
-        assertThat(journey.holds(new Fact.Sealed())).extracting(Hold::id).contains("seal.straight");
+        assertThat(journey.holds(new SealFact.Sealed())).extracting(Hold::id).contains("seal.straight");
         assertThat(journey.course().cautions(Station.HEAT))
                 .singleElement()
                 .asString()
@@ -165,13 +176,13 @@ class EveryDeviceTest {
     @Test
     void whatIsNotWorthItGoesBackUnrepairedAndNothingIsHeated() {
         Journey journey = new Journey().until(Station.DECIDE);
-        journey.append(new Fact.NotWorthIt("another one costs less", "Hut at Nine Tarns"));
+        journey.append(new DecideFact.NotWorthIt("another one costs less", "Hut at Nine Tarns"));
         assertThat(journey.next().orElseThrow().title()).isEqualTo("Hand back unrepaired");
-        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 80, 60, null, null, null)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 80, 60, null, null, HeatFact.Sweep.FACE)))
                 .extracting(Hold::because)
                 .contains("The owner takes it back as it is");
         journey.toTheEnd();
-        assertThat(journey.state().handedOverAt()).isPresent();
+        assertThat(ProveState.of(journey.state()).handedOverAt()).isPresent();
         assertThat(journey.course().record().done())
                 .extracting(line -> line.words())
                 .contains("Not worth it: another one costs less, agreed by Hut at Nine Tarns");
@@ -207,7 +218,7 @@ class EveryDeviceTest {
     void aPartThatMustBeOrderedKeepsTheDeviceClosed() {
         Journey journey = new Journey().until(Station.PARTS);
         journey.append(new CheckAnswered("parts.tape", Answer.FAIL, "Fellside, Friday"));
-        assertThat(journey.holds(new Fact.SoakStarted("plate-1", 80, 60, null, null, null)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 80, 60, null, null, HeatFact.Sweep.FACE)))
                 .extracting(Hold::because)
                 .anyMatch(because -> because.contains("ordered: Fellside, Friday"));
     }

@@ -7,12 +7,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
@@ -20,14 +23,16 @@ import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.prove.ProveFact;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.strip.StripFact;
 
 /** A job of the demo tablet that a test takes along its course by tapping what is offered next. */
 final class Journey {
     static final DeviceProfile QUIRE = ShippedBook.quire11();
     private static final Instant START = Instant.parse("2026-03-02T08:00:00Z");
     /** One plan a device, for its cracked front: computing one takes a while. */
-    private static final Planning PLANNING = new Planning() {
+    static final Planning PLANNING = new Planning() {
         private final Map<String, List<HeatPlan>> heats = new HashMap<>();
         private final Map<CutQuestion, CutPlan> cuts = new HashMap<>();
 
@@ -55,7 +60,8 @@ final class Journey {
 
     Journey(DeviceProfile profile) {
         this.profile = profile;
-        append(new Fact.JobOpened(profile.id(), 1, profile.variantId(), "Hut at Nine Tarns", "cracked at one corner"));
+        append(new IntakeFact.JobOpened(
+                profile.id(), 1, profile.variantId(), "Hut at Nine Tarns", "cracked at one corner"));
     }
 
     Course course() {
@@ -79,7 +85,7 @@ final class Journey {
 
     /** A lead answers for recording a fact although it is held; fails where that could not be. */
     Journey signOff(String holdId, Fact held) {
-        Fact signOff = new Fact.HoldOverridden(holdId, "the lead stands by", held);
+        Fact signOff = new JobFact.HoldOverridden(holdId, "the lead stands by", held);
         if (!holds(signOff).isEmpty()) {
             throw new IllegalStateException(signOff + " is held by " + holds(signOff));
         }
@@ -121,13 +127,13 @@ final class Journey {
 
     /** What a person would type into the fields a tap asks for. */
     static Fact filled(Fact fact) {
-        if (fact instanceof Fact.RepairAgreed f) {
-            return new Fact.RepairAgreed(
+        if (fact instanceof DecideFact.RepairAgreed f) {
+            return new DecideFact.RepairAgreed(
                     f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");
-        } else if (fact instanceof Fact.ScrewsCounted f) {
-            return new Fact.ScrewsCounted(f.direction(), 14);
-        } else if (fact instanceof Fact.HandedOver) {
-            return new Fact.HandedOver("Hut at Nine Tarns");
+        } else if (fact instanceof StripFact.ScrewsCounted f) {
+            return new StripFact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof ProveFact.HandedOver) {
+            return new ProveFact.HandedOver("Hut at Nine Tarns");
         }
         return fact;
     }

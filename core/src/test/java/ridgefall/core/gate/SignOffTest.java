@@ -4,26 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.junit.jupiter.api.Test;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.Answer;
-import ridgefall.core.job.Fact.CheckAnswered;
-import ridgefall.core.job.Fact.CoverRemoved;
-import ridgefall.core.job.Fact.FunctionTested;
-import ridgefall.core.job.Fact.HoldOverridden;
-import ridgefall.core.job.Fact.Phase;
-import ridgefall.core.job.Fact.ScrewsCounted;
-import ridgefall.core.job.Fact.SoakStarted;
-import ridgefall.core.job.Fact.StretchFreed;
 import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobFact.CheckAnswered;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.JobFact.HoldOverridden;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.seal.SealFact.CoverRemoved;
+import ridgefall.core.separate.SeparateFact.StretchFreed;
+import ridgefall.core.strip.StripFact;
+import ridgefall.core.strip.StripFact.ScrewsCounted;
 import ridgefall.core.units.NotAllowed;
 
 /** What a lead answers for: one fact once, or one bad answer as long as it is the answer. */
 class SignOffTest {
-    private static final Fact TOO_LONG = new SoakStarted("plate-1", 85, 1800, null, null, null);
-    private static final Fact LONGER_STILL = new SoakStarted("plate-1", 85, 2400, null, null, null);
+    private static final Fact TOO_LONG = new SoakStarted("plate-1", 85, 1800, null, null, HeatFact.Sweep.FACE);
+    private static final Fact LONGER_STILL = new SoakStarted("plate-1", 85, 2400, null, null, HeatFact.Sweep.FACE);
     private static final Fact FILM = new CoverRemoved("inner-film");
 
     private static Journey warming() {
@@ -44,7 +48,7 @@ class SignOffTest {
     @Test
     void letsItsFactByOnce() {
         Journey journey = warming().signOff("heat.limit", TOO_LONG).append(TOO_LONG);
-        journey.append(new Fact.SoakEnded(60));
+        journey.append(new HeatFact.SoakEnded(60));
         assertThat(journey.holds(TOO_LONG)).extracting(Hold::id).containsExactly("heat.limit");
     }
 
@@ -100,7 +104,7 @@ class SignOffTest {
         Fact fails = new FunctionTested("stylus", Phase.OPEN, Answer.FAIL, null);
         journey.append(fails).signOff("open.stylus", FILM);
         assertThat(step(journey, "open.stylus").answer()).isEqualTo("Fails, signed off by a lead");
-        assertThat(journey.holds(new Fact.Sealed())).extracting(Hold::id).doesNotContain("open.stylus");
+        assertThat(journey.holds(new SealFact.Sealed())).extracting(Hold::id).doesNotContain("open.stylus");
         journey.append(fails);
         assertThat(journey.holds(FILM)).extracting(Hold::id).contains("open.stylus");
     }
@@ -108,16 +112,16 @@ class SignOffTest {
     @Test
     void ofMissingScrewsStandsForThatCountOnly() {
         Journey journey = new Journey().until(Station.SEAL);
-        journey.append(new ScrewsCounted(Fact.Count.IN, 13)).signOff("seal.screws", new Fact.Sealed());
+        journey.append(new ScrewsCounted(StripFact.Count.IN, 13)).signOff("seal.screws", new SealFact.Sealed());
         assertThat(step(journey, "seal.screws").open()).isFalse();
-        journey.append(new ScrewsCounted(Fact.Count.IN, 12));
+        journey.append(new ScrewsCounted(StripFact.Count.IN, 12));
         assertThat(step(journey, "seal.screws").answer()).isEqualTo("12 in, 14 out");
         assertThat(step(journey, "seal.screws").open()).isTrue();
     }
 
     @Test
     void isNotForWhatCanHurtSomeoneNorForWhatIsNotThere() {
-        Journey journey = warming().append(new Fact.BatterySeen(Fact.Battery.SWOLLEN));
+        Journey journey = warming().append(new IntakeFact.BatterySeen(IntakeFact.Battery.SWOLLEN));
         assertThat(journey.holds(new HoldOverridden("intake.battery", "only a little", TOO_LONG)))
                 .isNotEmpty();
         Journey ordered = warming().append(new CheckAnswered("parts.here", Answer.FAIL, "Fellside, Thursday"));

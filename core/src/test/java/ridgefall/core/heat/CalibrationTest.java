@@ -11,9 +11,9 @@ import org.junit.jupiter.api.Test;
 import ridgefall.core.heat.CalibrationFit.Fitted;
 import ridgefall.core.heat.CalibrationFit.Outcome;
 import ridgefall.core.heat.CalibrationFit.Refused;
-import ridgefall.core.job.Fact.SoakStarted;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.profile.ShippedBook;
@@ -32,7 +32,7 @@ class CalibrationTest {
     private static Soak soak(double settingC, int seconds) {
         return new Soak(
                 1,
-                new SoakStarted("plate-1", settingC, seconds, null, null, null),
+                new SoakStarted("plate-1", settingC, seconds, null, null, HeatFact.Sweep.FACE),
                 AT,
                 AT.plusSeconds(seconds),
                 List.of());

@@ -10,11 +10,10 @@ import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.heat.Forecast.Moment;
 import ridgefall.core.heat.Forecast.Stretch;
-import ridgefall.core.job.Fact;
-import ridgefall.core.job.Fact.SoakStarted;
-import ridgefall.core.job.Fact.Surface;
-import ridgefall.core.job.JobState.Happening;
-import ridgefall.core.job.JobState.Soak;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.Surface;
+import ridgefall.core.heat.HeatState.Happening;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
@@ -34,12 +33,17 @@ class ForecastTest {
             new HeatQuestion(PLASTIC, FrontCondition.CRACKED, List.of(CORNER), List.of(), HeatSource.bench());
 
     private static Soak running(Happening... happened) {
-        return new Soak(1, new SoakStarted("plate-1", 80, 240, null, null, null), AT, null, List.of(happened));
+        return new Soak(
+                1, new SoakStarted("plate-1", 80, 240, null, null, HeatFact.Sweep.FACE), AT, null, List.of(happened));
     }
 
     private static Soak over(int seconds) {
         return new Soak(
-                1, new SoakStarted("plate-1", 80, seconds, null, null, null), AT, AT.plusSeconds(seconds), List.of());
+                1,
+                new SoakStarted("plate-1", 80, seconds, null, null, HeatFact.Sweep.FACE),
+                AT,
+                AT.plusSeconds(seconds),
+                List.of());
     }
 
     private static Forecast forecast(HeatQuestion question, Soak soak) {
@@ -80,7 +84,7 @@ class ForecastTest {
         DeviceProfile watch = ShippedBook.profile("pellow-dial-45");
         HeatQuestion question =
                 new HeatQuestion(watch, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
-        SoakStarted started = new SoakStarted("plate-1", 90, 240, null, null, null);
+        SoakStarted started = new SoakStarted("plate-1", 90, 240, null, null, HeatFact.Sweep.FACE);
         int latest = (int)
                 forecast(question, new Soak(1, started, AT, null, List.of())).latestSeconds();
         Forecast after = forecast(question, new Soak(1, started, AT, AT.plusSeconds(latest), List.of()));
@@ -92,16 +96,16 @@ class ForecastTest {
 
     @Test
     void aSlippedLidIsReadyLater() {
-        assertThat(readyS(new Happening(60, new Fact.LyingChanged(false)))).isGreaterThan(readyS() + 60);
+        assertThat(readyS(new Happening(60, new HeatFact.LyingChanged(false)))).isGreaterThan(readyS() + 60);
         assertThat(readyS(
-                        new Happening(60, new Fact.LyingChanged(false)),
-                        new Happening(90, new Fact.LyingChanged(true))))
+                        new Happening(60, new HeatFact.LyingChanged(false)),
+                        new Happening(90, new HeatFact.LyingChanged(true))))
                 .isBetween(readyS() + 5, readyS() + 60);
     }
 
     @Test
     void aHotterSettingIsReadySoonerAndHasToComeOffSooner() {
-        Forecast hotter = forecast(WHOLE, running(new Happening(60, new Fact.SettingChanged(90))));
+        Forecast hotter = forecast(WHOLE, running(new Happening(60, new HeatFact.SettingChanged(90))));
         Forecast asSet = forecast(WHOLE, running());
         assertThat(hotter.readyAt().p50()).isLessThan(asSet.readyAt().p50() - 20);
         assertThat(hotter.latestSeconds()).isLessThan(asSet.latestSeconds() - 20);
@@ -110,8 +114,8 @@ class ForecastTest {
     @Test
     void aPickThatGoesInEarlyMovesTheForecastForwardAndOneThatDoesNotMovesItBack() {
         double usual = readyS();
-        assertThat(readyS(new Happening(150, new Fact.PickTried(true)))).isLessThan(usual - 15);
-        assertThat(readyS(new Happening(240, new Fact.PickTried(false)))).isGreaterThan(usual + 15);
+        assertThat(readyS(new Happening(150, new HeatFact.PickTried(true)))).isLessThan(usual - 15);
+        assertThat(readyS(new Happening(240, new HeatFact.PickTried(false)))).isGreaterThan(usual + 15);
     }
 
     @Test
@@ -133,7 +137,12 @@ class ForecastTest {
     void offTheSourceTheCrackedCornerGoesColdFirst() {
         Forecast after = forecast(
                 CRACKED,
-                new Soak(1, new SoakStarted("pad-1", 85, 420, null, null, null), AT, AT.plusSeconds(420), List.of()));
+                new Soak(
+                        1,
+                        new SoakStarted("pad-1", 85, 420, null, null, HeatFact.Sweep.FACE),
+                        AT,
+                        AT.plusSeconds(420),
+                        List.of()));
         double corner = cold(after, true);
         assertThat(after.running()).isFalse();
         assertThat(after.endedSeconds()).isEqualTo(420);
@@ -155,7 +164,11 @@ class ForecastTest {
     @Test
     void aSecondSoakStartsFromWhatTheFirstHasLeft() {
         Soak again = new Soak(
-                9, new SoakStarted("plate-1", 80, 120, null, null, null), AT.plusSeconds(400), null, List.of());
+                9,
+                new SoakStarted("plate-1", 80, 120, null, null, HeatFact.Sweep.FACE),
+                AT.plusSeconds(400),
+                null,
+                List.of());
         Forecast reheated = Forecast.of(WHOLE, List.of(over(300), again), List.of());
         assertThat(reheated.soakSeq()).isEqualTo(9);
         assertThat(reheated.curve().get(0).bondC().p50()).isGreaterThan(40);
@@ -167,7 +180,11 @@ class ForecastTest {
     @Test
     void aDeviceThatHasLainLongEnoughIsColdAgain() {
         Soak nextDay = new Soak(
-                9, new SoakStarted("plate-1", 80, 120, null, null, null), AT.plusSeconds(86_400), null, List.of());
+                9,
+                new SoakStarted("plate-1", 80, 120, null, null, HeatFact.Sweep.FACE),
+                AT.plusSeconds(86_400),
+                null,
+                List.of());
         assertThat(Forecast.of(WHOLE, List.of(over(300), nextDay), List.of()).readyAt())
                 .isEqualTo(forecast(WHOLE, running()).readyAt());
     }

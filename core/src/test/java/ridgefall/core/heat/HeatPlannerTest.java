@@ -123,7 +123,7 @@ class HeatPlannerTest {
     @Test
     void aRecipeFromElsewhereIsJudgedAndNotImproved() {
         HeatSource pencil = HeatSource.byId(HeatSource.bench(), "air-1");
-        Setup aThumbAway = new Setup(170, 3.0, 20.0, ridgefall.core.job.Fact.Sweep.ROUND);
+        Setup aThumbAway = new Setup(170, 3.0, 20.0, HeatFact.Sweep.ROUND);
         HeatPlan judged = planner(FrontCondition.INTACT).judged(pencil, aThumbAway, 90);
         assertThat(judged.soakSeconds()).isEqualTo(90);
         assertThat(judged.setup()).isEqualTo(aThumbAway);

@@ -7,27 +7,33 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import ridgefall.core.carry.CarryFact;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
-import ridgefall.core.job.IntakeFact.BendMarked;
-import ridgefall.core.job.IntakeFact.CrackDrawn;
-import ridgefall.core.job.IntakeFact.DentMarked;
-import ridgefall.core.job.IntakeFact.MarkRemoved;
-import ridgefall.core.job.IntakeFact.PhotoTaken;
-import ridgefall.core.job.IntakeFact.SymptomSeen;
-import ridgefall.core.job.PartsFact.PartReserved;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatStation;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.CrackDrawn;
+import ridgefall.core.intake.IntakeFact.DentMarked;
+import ridgefall.core.intake.IntakeFact.MarkRemoved;
+import ridgefall.core.intake.IntakeFact.PhotoTaken;
+import ridgefall.core.intake.IntakeFact.SymptomSeen;
+import ridgefall.core.parts.PartsFact.PartReserved;
+import ridgefall.core.parts.PartsFact.PartReturned;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.profile.Symptom;
+import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
 
 /** Facts refuse what cannot be, and say themselves in one line. */
@@ -35,7 +41,7 @@ class FactsTest {
     private static final FactWords WORDS = FactWords.of(
             ShippedBook.quire11(),
             List.of(),
-            Map.of("heat.limit", "longer than the limits allow"),
+            List.of(new HeatStation(null, null, null, null)),
             List.of(new Entry(7, Instant.EPOCH, "Ansa Orrick", Role.TECHNICIAN, new DentMarked(new Point(3, 4)))));
     private static final UUID ID = new UUID(0, 1);
 
@@ -50,30 +56,32 @@ class FactsTest {
                         "Bent: gap of {mm:0.8} under the corner of port edge and cable edge"),
                 Arguments.of(new IntakeFact.CameBack(12), "Came back: it was job 12"),
                 Arguments.of(new MarkRemoved(7), "Not so after all: Dent marked"),
-                Arguments.of(new Fact.Undone(7), "Taken back: Dent marked"),
+                Arguments.of(new JobFact.Undone(7), "Taken back: Dent marked"),
                 Arguments.of(
-                        new Fact.HoldOverridden("heat.limit", "probe on the cell", new Fact.PickTried(false)),
-                        "Signed off by a lead: longer than the limits allow, to go on with “Pick does not go in yet”,"
+                        new JobFact.HoldOverridden("heat.limit", "probe on the cell", new HeatFact.PickTried(false)),
+                        "Signed off by a lead: longer or hotter than the limits allow, to go on with “Pick does not go in yet”,"
                                 + " because probe on the cell"),
-                Arguments.of(new Fact.CrackMarked(10.689655172413794, 0), "Crack over the camera edge"),
+                Arguments.of(new IntakeFact.CrackMarked(10.689655172413794, 0), "Crack over the camera edge"),
                 Arguments.of(new PhotoTaken(ID, "back"), "Photo: back"),
                 Arguments.of(new PhotoTaken(ID, null), "Photo"),
                 Arguments.of(
                         new PartReserved(ID, PartKind.FUSED_FRONT, Grade.PREMIUM_COPY, "fused front, lot 7", List.of()),
                         "Taken off the shelf: fused front, lot 7"),
-                Arguments.of(new PartsFact.PartReturned(ID), "A part went back to the shelf"),
+                Arguments.of(new PartReturned(ID), "A part went back to the shelf"),
                 Arguments.of(
-                        new Fact.RepairAgreed(
+                        new DecideFact.RepairAgreed(
                                 "fused-front", Grade.PREMIUM_COPY, new BigDecimal("203.4"), "EUR", "Hut warden"),
                         "Agreed: New fused front, premium copy, 203.40 EUR, by Hut warden"),
                 Arguments.of(
-                        new Fact.RepairAgreed("fused-front", null, new BigDecimal("189"), "EUR", "Hut warden"),
+                        new DecideFact.RepairAgreed("fused-front", null, new BigDecimal("189"), "EUR", "Hut warden"),
                         "Agreed: New fused front, 189.00 EUR, by Hut warden"),
-                Arguments.of(new Fact.ReplacementPriced(new BigDecimal("90"), "EUR"), "Another one costs 90.00 EUR"),
                 Arguments.of(
-                        new Fact.NotWorthIt("too dear", "Hut warden"), "Not worth it: too dear, agreed by Hut warden"),
-                Arguments.of(new Fact.CarriedOver("stylus-data"), "Stylus data carried over"),
-                Arguments.of(new Fact.PlugFreed("touch-plug"), "Touch press plug unplugged"));
+                        new DecideFact.ReplacementPriced(new BigDecimal("90"), "EUR"), "Another one costs 90.00 EUR"),
+                Arguments.of(
+                        new DecideFact.NotWorthIt("too dear", "Hut warden"),
+                        "Not worth it: too dear, agreed by Hut warden"),
+                Arguments.of(new CarryFact.CarriedOver("stylus-data"), "Stylus data carried over"),
+                Arguments.of(new StripFact.PlugFreed("touch-plug"), "Touch press plug unplugged"));
     }
 
     @ParameterizedTest
@@ -83,36 +91,43 @@ class FactsTest {
     }
 
     @Test
+    void whatAJournalHoldsIsTakenWhateverIsAllowedToday() {
+        assertThat(new BendMarked(Landmark.TOP_LEFT, 40).gapMm()).isEqualTo(40);
+        assertThat(new HeatFact.SettingChanged(700).settingC()).isEqualTo(700);
+    }
+
+    @Test
     void marksLieOnAFaceAndCracksHaveTwoEnds() {
-        assertThatThrownBy(() -> new CrackDrawn(List.of(new Point(1, 1))))
+        assertThatThrownBy(() -> new CrackDrawn(List.of(new Point(1, 1))).check())
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("line is 1; allowed: 2 to 200 points");
-        assertThatThrownBy(() -> new CrackDrawn(Collections.nCopies(201, new Point(1, 1))))
+        assertThatThrownBy(() -> new CrackDrawn(Collections.nCopies(201, new Point(1, 1))).check())
                 .hasMessageContaining("line is 201");
-        assertThatThrownBy(() -> new DentMarked(new Point(Double.NaN, 1))).hasMessageContaining("xMm is NaN");
-        assertThatThrownBy(() -> new DentMarked(null)).hasMessageContaining("at is missing");
+        assertThatThrownBy(() -> new DentMarked(new Point(Double.NaN, 1)).check())
+                .hasMessageContaining("xMm is NaN");
+        assertThatThrownBy(() -> new DentMarked(null).check()).hasMessageContaining("at is missing");
     }
 
     @Test
     void onlyCornersRockAndOnlyByAGapThatCanBe() {
-        assertThatThrownBy(() -> new BendMarked(Landmark.LEFT, 1)).hasMessageContaining("corner is LEFT");
-        assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 40))
+        assertThatThrownBy(() -> new BendMarked(Landmark.LEFT, 1).check()).hasMessageContaining("corner is LEFT");
+        assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 40).check())
                 .hasMessage("gapMm is 40; allowed: 0.1 to 10 mm");
     }
 
     @Test
     void pricesAreExactAndOfOneCurrency() {
-        assertThatThrownBy(() -> new Fact.ReplacementPriced(new BigDecimal("1.999"), "EUR"))
+        assertThatThrownBy(() -> new DecideFact.ReplacementPriced(new BigDecimal("1.999"), "EUR").check())
                 .hasMessageContaining("at most two decimals");
-        assertThatThrownBy(() -> new Fact.RepairAgreed("x", null, BigDecimal.ONE, "euro", "Hut"))
+        assertThatThrownBy(() -> new DecideFact.RepairAgreed("x", null, BigDecimal.ONE, "euro", "Hut").check())
                 .hasMessageContaining("currency is euro");
     }
 
     @Test
     void aReservedPartSaysWhatItIsAndBrings() {
-        assertThatThrownBy(() -> new PartReserved(ID, PartKind.PANEL, Grade.GENERIC, " ", List.of()))
+        assertThatThrownBy(() -> new PartReserved(ID, PartKind.PANEL, Grade.GENERIC, " ", List.of()).check())
                 .hasMessageContaining("words");
-        assertThatThrownBy(() -> new PartReserved(ID, PartKind.PANEL, Grade.GENERIC, "panel", null))
+        assertThatThrownBy(() -> new PartReserved(ID, PartKind.PANEL, Grade.GENERIC, "panel", null).check())
                 .hasMessageContaining("brings is missing");
         List<Brings> brings = new java.util.ArrayList<>(List.of(Brings.TAPE));
         PartReserved part = new PartReserved(ID, PartKind.PANEL, Grade.GENERIC, "panel", brings);
@@ -123,8 +138,8 @@ class FactsTest {
     @Test
     void everyStationsFactsAreForTheRolesThatWorkThere() {
         assertThat(Role.DESK.mayRecord(new SymptomSeen(Symptom.FLICKER, true))).isTrue();
-        assertThat(Role.DESK.mayRecord(new Fact.NotWorthIt("x", "y"))).isTrue();
-        assertThat(Role.DESK.mayRecord(new PartsFact.PartReturned(ID))).isFalse();
-        assertThat(Role.TECHNICIAN.mayRecord(new PartsFact.PartReturned(ID))).isTrue();
+        assertThat(Role.DESK.mayRecord(new DecideFact.NotWorthIt("x", "y"))).isTrue();
+        assertThat(Role.DESK.mayRecord(new PartReturned(ID))).isFalse();
+        assertThat(Role.TECHNICIAN.mayRecord(new PartReturned(ID))).isTrue();
     }
 }

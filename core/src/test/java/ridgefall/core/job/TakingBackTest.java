@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.seal.SealFact;
+import ridgefall.core.strip.StripFact;
 
 /** Who may record a fact may take their own back; someone else's only a lead. */
 class TakingBackTest {
-    private static final Fact OF_THE_DESK = new Fact.FrontSeen(FrontCondition.CRACKED);
-    private static final Fact OF_THE_BENCH = new Fact.IsolationProven();
-    private static final Fact OF_A_LEAD = new Fact.HoldOverridden("open.stylus", "owner has none", new Fact.Sealed());
+    private static final Fact OF_THE_DESK = new IntakeFact.FrontSeen(FrontCondition.CRACKED);
+    private static final Fact OF_THE_BENCH = new StripFact.IsolationProven();
+    private static final Fact OF_A_LEAD =
+            new JobFact.HoldOverridden("open.stylus", "owner has none", new SealFact.Sealed());
 
     @ParameterizedTest
     @CsvSource({

@@ -1,4 +1,4 @@
-package ridgefall.core.job;
+package ridgefall.core.damage;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,7 +10,14 @@ import org.locationtech.jts.geom.LineString;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.units.NotAllowed;
 
 /** What drawn damage means for the edge: where a crack runs over the bond line. */
 public final class Damage {
@@ -23,16 +30,32 @@ public final class Damage {
 
     private Damage() {}
 
-    public static double lengthMm(List<Point> line) {
-        return line(line).getLength();
-    }
-
     /** All places along the edge where a crack crosses the bond line: tapped, drawn, or come since. */
     public static List<EdgeInterval> edgeCracks(DeviceProfile profile, JobState state) {
-        Stream<EdgeInterval> drawn = state.marks().stream()
+        IntakeState intake = IntakeState.of(state);
+        Stream<EdgeInterval> drawn = intake.marks().stream()
                 .filter(mark -> mark.mark() instanceof IntakeFact.CrackDrawn)
                 .flatMap(mark -> onEdge(profile, ((IntakeFact.CrackDrawn) mark.mark()).line()).stream());
-        return Stream.concat(state.cracks().stream(), drawn).toList();
+        return Stream.of(intake.cracks().stream(), DamageState.of(state).cracks().stream(), drawn)
+                .flatMap(cracks -> cracks)
+                .toList();
+    }
+
+    /** What is told with one tap when something goes wrong, at the place that was pointed at. */
+    public static Choice mishap(DamageFact.Mishap what) {
+        return Step.other(
+                what.words(),
+                new DamageFact.MishapSeen(what, null),
+                new Ask("positionMm", "Where", Ask.Kind.PLACE, "mm", null));
+    }
+
+    /** @throws NotAllowed when it is said to have happened past the end of this device's edge */
+    public static void onEdge(DeviceProfile profile, DamageFact.MishapSeen seen) {
+        double perimeter = profile.edge().lengthMm();
+        if (seen.positionMm() != null && seen.positionMm() > perimeter) {
+            throw new NotAllowed(
+                    "positionMm", seen.positionMm(), "0 to " + Math.round(perimeter) + " mm along the edge");
+        }
     }
 
     private static LineString line(List<Point> points) {

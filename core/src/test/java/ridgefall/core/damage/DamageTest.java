@@ -1,4 +1,4 @@
-package ridgefall.core.job;
+package ridgefall.core.damage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -9,8 +9,13 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Point;
-import ridgefall.core.job.IntakeFact.CrackDrawn;
-import ridgefall.core.job.IntakeFact.MarkRemoved;
+import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeFact.CrackDrawn;
+import ridgefall.core.intake.IntakeFact.MarkRemoved;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Role;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 
@@ -22,7 +27,8 @@ class DamageTest {
     private static JobState state(Fact... facts) {
         List<Entry> journal = new ArrayList<>();
         Instant at = Instant.parse("2026-03-02T08:00:00Z");
-        journal.add(new Entry(1, at, "Ansa", Role.DESK, new Fact.JobOpened(QUIRE.id(), 1, null, "Hut", "cracked")));
+        journal.add(
+                new Entry(1, at, "Ansa", Role.DESK, new IntakeFact.JobOpened(QUIRE.id(), 1, null, "Hut", "cracked")));
         for (Fact fact : facts) {
             journal.add(new Entry(journal.size() + 1, at, "Ansa", Role.DESK, fact));
         }
@@ -66,16 +72,10 @@ class DamageTest {
     @Test
     void tappedDrawnAndLaterCracksAllCountUntilTheyAreRemoved() {
         Fact drawn = new CrackDrawn(List.of(new Point(116, 0), new Point(116, 40)));
-        Fact tapped = new Fact.CrackMarked(300, 0);
-        Fact later = new Fact.MishapSeen(Fact.Mishap.NEW_CRACK, 500.0);
+        Fact tapped = new IntakeFact.CrackMarked(300, 0);
+        Fact later = new DamageFact.MishapSeen(DamageFact.Mishap.NEW_CRACK, 500.0);
         assertThat(Damage.edgeCracks(QUIRE, state(drawn, tapped, later))).hasSize(3);
         assertThat(Damage.edgeCracks(QUIRE, state(drawn, tapped, later, new MarkRemoved(2))))
                 .containsExactly(new EdgeInterval(296, 8), new EdgeInterval(496, 8));
-    }
-
-    @Test
-    void aLineIsAsLongAsItsPieces() {
-        assertThat(Damage.lengthMm(List.of(new Point(0, 0), new Point(30, 40), new Point(30, 50))))
-                .isEqualTo(60);
     }
 }

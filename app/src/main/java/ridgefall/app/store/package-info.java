@@ -1,0 +1,2 @@
+/** What reading the store is alike in, whatever is read. */
+package ridgefall.app.store;

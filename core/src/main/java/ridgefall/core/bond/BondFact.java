@@ -1,0 +1,60 @@
+package ridgefall.core.bond;
+
+import java.util.Optional;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Family;
+import ridgefall.core.job.Station;
+import ridgefall.core.material.TapeSchool;
+import ridgefall.core.units.Allowed;
+
+/** Adhesive goes on. */
+public sealed interface BondFact extends Fact.Of<BondState> {
+    Family<BondState> FAMILY = new Family<>(BondFact.class, BondState.NOTHING);
+
+    @Override
+    default Family<BondState> family() {
+        return FAMILY;
+    }
+
+    @Override
+    default Optional<Station> station() {
+        return Optional.of(Station.BOND);
+    }
+
+    /** How the strips end at the corners; what was laid before is off again. */
+    record StripsChosen(TapeSchool school) implements BondFact {
+        @Override
+        public void check() {
+            Allowed.present("school", school);
+        }
+
+        @Override
+        public BondState after(BondState before, Entry entry) {
+            return BondState.chosen(school);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Strips " + school.words();
+        }
+    }
+
+    record StripLaid(String stripId) implements BondFact {
+        @Override
+        public void check() {
+            Allowed.text("stripId", stripId, 40);
+        }
+
+        @Override
+        public BondState after(BondState before, Entry entry) {
+            return before.laid(stripId);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return told.title("bond." + stripId) + ": laid";
+        }
+    }
+}

@@ -1,0 +1,28 @@
+package ridgefall.core.bond;
+
+import java.util.Optional;
+import java.util.Set;
+import ridgefall.core.job.Fold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.material.TapeSchool;
+
+/** Which strips are laid, and by which school. */
+public record BondState(Optional<TapeSchool> school, Set<String> stripsLaid) {
+    static final BondState NOTHING = new BondState(Optional.empty(), Set.of());
+
+    public static BondState of(JobState job) {
+        return job.of(BondFact.FAMILY);
+    }
+
+    static BondState chosen(TapeSchool school) {
+        return new BondState(Optional.of(school), Set.of());
+    }
+
+    BondState laid(String stripId) {
+        return new BondState(school, Fold.plus(stripsLaid, stripId));
+    }
+
+    public boolean stripLaid(String stripId) {
+        return stripsLaid.contains(stripId);
+    }
+}

@@ -1,0 +1,96 @@
+package ridgefall.core.heat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import ridgefall.core.heat.HeatFact.LyingChanged;
+import ridgefall.core.heat.HeatFact.SettingChanged;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.TemperatureRead;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fold;
+import ridgefall.core.job.JobState;
+
+/** What heat a device had so far, in its order. */
+public record HeatState(List<Soak> soaks, List<TemperatureRead> readings) {
+    static final HeatState NOTHING = new HeatState(List.of(), List.of());
+
+    public static HeatState of(JobState job) {
+        return job.of(HeatFact.FAMILY);
+    }
+
+    /**
+     * One soak; {@code endedAt} is null while it lies on the source.
+     *
+     * @param happened what was changed, tried and measured meanwhile, in order
+     */
+    public record Soak(long seq, SoakStarted started, Instant startedAt, Instant endedAt, List<Happening> happened) {
+        public boolean running() {
+            return endedAt == null;
+        }
+
+        public String sourceId() {
+            return started.sourceId();
+        }
+
+        /** What the source is set to by now. */
+        public double settingC() {
+            return happened.stream()
+                    .filter(h -> h.fact() instanceof SettingChanged)
+                    .map(h -> ((SettingChanged) h.fact()).settingC())
+                    .reduce(started.settingC(), (before, after) -> after);
+        }
+
+        /** False once it has slipped, until it lies flat again. */
+        public boolean flat() {
+            return happened.stream()
+                    .filter(h -> h.fact() instanceof LyingChanged)
+                    .map(h -> ((LyingChanged) h.fact()).flat())
+                    .reduce(true, (before, after) -> after);
+        }
+
+        public int seconds() {
+            return started.seconds();
+        }
+
+        private Soak ended(Instant at) {
+            return running() ? new Soak(seq, started, startedAt, at, happened) : this;
+        }
+
+        private Soak with(Instant at, HeatFact fact) {
+            double seconds = Duration.between(startedAt, at).toMillis() / 1000.0;
+            return running()
+                    ? new Soak(seq, started, startedAt, null, Fold.plus(happened, new Happening(seconds, fact)))
+                    : this;
+        }
+    }
+
+    /** Something during a soak, so many seconds after it began. */
+    public record Happening(double seconds, HeatFact fact) {}
+
+    HeatState laidOn(Entry entry, SoakStarted started) {
+        Soak soak = new Soak(entry.seq(), started, entry.happenedAt(), null, List.of());
+        return new HeatState(Fold.plus(soaks, soak), readings);
+    }
+
+    HeatState takenOff(Instant at) {
+        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings);
+    }
+
+    HeatState meanwhile(Instant at, HeatFact fact) {
+        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings);
+    }
+
+    HeatState read(Instant at, TemperatureRead reading) {
+        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading));
+    }
+
+    public Optional<Soak> lastSoak() {
+        return soaks.isEmpty() ? Optional.empty() : Optional.of(soaks.get(soaks.size() - 1));
+    }
+
+    public Optional<Soak> runningSoak() {
+        return soaks.stream().filter(Soak::running).findFirst();
+    }
+}

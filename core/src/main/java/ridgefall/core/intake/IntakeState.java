@@ -1,0 +1,132 @@
+package ridgefall.core.intake;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.intake.IntakeFact.Battery;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.JobOpened;
+import ridgefall.core.intake.IntakeFact.PhotoTaken;
+import ridgefall.core.job.Fold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.Symptom;
+
+/**
+ * How a device came in.
+ *
+ * @param opened null before the first fact, as is its time
+ * @param cracks tapped on the edge, in the order they were
+ * @param marks drawn on the outline, in the order they were
+ */
+public record IntakeState(
+        JobOpened opened,
+        Instant openedAt,
+        Unit unit,
+        List<EdgeInterval> cracks,
+        List<Mark> marks,
+        List<PhotoTaken> photos) {
+    static final IntakeState NOTHING = new IntakeState(null, null, Unit.UNSEEN, List.of(), List.of(), List.of());
+
+    /** Half the width, along the edge, that a crack tapped at one place is taken to have. */
+    private static final double TAPPED_CRACK_HALF_MM = 4;
+
+    public static IntakeState of(JobState job) {
+        return job.of(IntakeFact.FAMILY);
+    }
+
+    /** A crack that was only pointed at. */
+    public static EdgeInterval tappedCrack(double atMm) {
+        return new EdgeInterval(Math.max(0, atMm - TAPPED_CRACK_HALF_MM), 2 * TAPPED_CRACK_HALF_MM);
+    }
+
+    /** A crack, dent or bend drawn on the outline, by the number of its fact. */
+    public record Mark(long seq, IntakeFact mark) {}
+
+    /** What was seen of this very unit; empty where nobody looked. */
+    record Unit(
+            Optional<FrontCondition> front,
+            Optional<Battery> battery,
+            Optional<Boolean> canSwitchOff,
+            Set<Symptom> symptoms,
+            Optional<Long> cameFrom) {
+        static final Unit UNSEEN =
+                new Unit(Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+
+        Unit front(FrontCondition seen) {
+            return new Unit(Optional.of(seen), battery, canSwitchOff, symptoms, cameFrom);
+        }
+
+        Unit battery(Battery seen) {
+            return new Unit(front, Optional.of(seen), canSwitchOff, symptoms, cameFrom);
+        }
+
+        Unit canSwitchOff(boolean can) {
+            return new Unit(front, battery, Optional.of(can), symptoms, cameFrom);
+        }
+
+        Unit symptom(Symptom symptom, boolean present) {
+            Set<Symptom> seen = present ? Fold.plus(symptoms, symptom) : Fold.minus(symptoms, symptom);
+            return new Unit(front, battery, canSwitchOff, seen, cameFrom);
+        }
+
+        Unit cameFrom(long jobNumber) {
+            return new Unit(front, battery, canSwitchOff, symptoms, Optional.of(jobNumber));
+        }
+    }
+
+    IntakeState opened(JobOpened by, Instant at) {
+        return new IntakeState(by, at, unit, cracks, marks, photos);
+    }
+
+    IntakeState looked(Unit seen) {
+        return new IntakeState(opened, openedAt, seen, cracks, marks, photos);
+    }
+
+    IntakeState cracked(EdgeInterval crack) {
+        return new IntakeState(opened, openedAt, unit, Fold.plus(cracks, crack), marks, photos);
+    }
+
+    IntakeState marked(long seq, IntakeFact mark) {
+        return new IntakeState(opened, openedAt, unit, cracks, Fold.plus(marks, new Mark(seq, mark)), photos);
+    }
+
+    IntakeState unmarked(long seq) {
+        List<Mark> left = marks.stream().filter(mark -> mark.seq() != seq).toList();
+        return new IntakeState(opened, openedAt, unit, cracks, left, photos);
+    }
+
+    IntakeState pictured(PhotoTaken photo) {
+        return new IntakeState(opened, openedAt, unit, cracks, marks, Fold.plus(photos, photo));
+    }
+
+    public Optional<FrontCondition> front() {
+        return unit.front;
+    }
+
+    public Optional<Battery> battery() {
+        return unit.battery;
+    }
+
+    public Optional<Boolean> canSwitchOff() {
+        return unit.canSwitchOff;
+    }
+
+    public Set<Symptom> symptoms() {
+        return unit.symptoms;
+    }
+
+    /** Number of the job as which it was here before with the same. */
+    public Optional<Long> cameFrom() {
+        return unit.cameFrom;
+    }
+
+    public List<BendMarked> bends() {
+        return marks.stream()
+                .filter(mark -> mark.mark() instanceof BendMarked)
+                .map(mark -> (BendMarked) mark.mark())
+                .toList();
+    }
+}

@@ -1,0 +1,104 @@
+package ridgefall.core.separate;
+
+import java.util.Optional;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Family;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Timer;
+import ridgefall.core.units.Allowed;
+
+/** The front comes free. */
+public sealed interface SeparateFact extends Fact.Of<SeparateState> {
+    Family<SeparateState> FAMILY = new Family<>(SeparateFact.class, SeparateState.NOTHING);
+
+    @Override
+    default Family<SeparateState> family() {
+        return FAMILY;
+    }
+
+    @Override
+    default Optional<Station> station() {
+        return Optional.of(Station.SEPARATE);
+    }
+
+    /** Cut free, or unclipped. */
+    record StretchFreed(String stretchId) implements SeparateFact {
+        @Override
+        public void check() {
+            Allowed.text("stretchId", stretchId, 40);
+        }
+
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.freed(stretchId);
+        }
+
+        @Override
+        public boolean irreversible() {
+            return true;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return told.title("separate." + stretchId) + ": free";
+        }
+    }
+
+    record WedgeSet(double positionMm) implements SeparateFact {
+        @Override
+        public void check() {
+            onAnEdge(positionMm);
+        }
+
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.wedged(positionMm);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Wedge in at {mm:" + positionMm + "}";
+        }
+    }
+
+    record WedgePulled(double positionMm) implements SeparateFact {
+        @Override
+        public void check() {
+            onAnEdge(positionMm);
+        }
+
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.unwedged(positionMm);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Wedge out at {mm:" + positionMm + "}";
+        }
+    }
+
+    record FrontOpened() implements SeparateFact {
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.opened();
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(HeatFact.WORKABLE.id());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Front open and propped";
+        }
+    }
+
+    private static void onAnEdge(double positionMm) {
+        Allowed.between("positionMm", positionMm, 0, 4000, "mm along the edge");
+    }
+}

@@ -1,0 +1,53 @@
+package ridgefall.core.strip;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Fold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.strip.StripFact.Count;
+import ridgefall.core.strip.StripFact.Isolation;
+
+/**
+ * What is off inside.
+ *
+ * @param isolationProven since the battery was last taken out of circuit
+ */
+public record StripState(
+        Optional<Isolation> isolation, boolean isolationProven, Set<String> plugsFreed, Map<Count, Integer> screws) {
+    static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of());
+
+    public static StripState of(JobState job) {
+        return job.of(StripFact.FAMILY);
+    }
+
+    /** Whether it must be treated as live: it can't be switched off and isolation is not proven. */
+    public static boolean live(JobState job) {
+        return !IntakeState.of(job).canSwitchOff().orElse(true) && !of(job).isolationProven;
+    }
+
+    StripState isolated(Isolation how) {
+        return new StripState(Optional.of(how), false, plugsFreed, screws);
+    }
+
+    StripState proven() {
+        return new StripState(isolation, true, plugsFreed, screws);
+    }
+
+    StripState unplugged(String plugId) {
+        return new StripState(isolation, isolationProven, Fold.plus(plugsFreed, plugId), screws);
+    }
+
+    StripState counted(Count direction, int number) {
+        return new StripState(isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number));
+    }
+
+    public boolean plugFreed(String plugId) {
+        return plugsFreed.contains(plugId);
+    }
+
+    public Optional<Integer> screws(Count direction) {
+        return Optional.ofNullable(screws.get(direction));
+    }
+}
