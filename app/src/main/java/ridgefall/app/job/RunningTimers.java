@@ -34,10 +34,11 @@ class RunningTimers implements Projector {
                 .update();
         for (Timer timer : course.state().running()) {
             jdbc.sql("""
-                            insert into running_timer (job_id, seq, kind, words, started_at, seconds)
-                            values (:job, :seq, :kind, :words, :started, :seconds)""")
+                            insert into running_timer (job_id, seq, timer_id, kind, words, started_at, seconds)
+                            values (:job, :seq, :timer, :kind, :words, :started, :seconds)""")
                     .param("job", jobId)
                     .param("seq", timer.seq())
+                    .param("timer", timer.id())
                     .param("kind", timer.kind())
                     .param("words", course.timing(timer))
                     .param("started", at(timer.startedAt()))
