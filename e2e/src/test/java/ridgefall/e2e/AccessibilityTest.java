@@ -2,14 +2,13 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** No serious or critical finding of axe in any main view, in both themes; nothing runs off a narrow window. */
-@ExtendWith(RunningProduct.class)
+@Journeys
 class AccessibilityTest {
 
     /** Light in a wide window, dark in a narrow one: each view is met in both themes and both widths. */
@@ -23,7 +22,7 @@ class AccessibilityTest {
         }
         bench.awaitText("Sign in");
         check(bench, "sign-in");
-        bench.signIn();
+        bench.signInByHand();
         check(bench, "bench");
         bench.takeIn("Checked hut", "cracked").skipTo("heat.soak");
         bench.awaitText("battery then");
@@ -72,7 +71,7 @@ class AccessibilityTest {
             check(bench, "book: " + section);
         }
         bench.signOut();
-        bench.signIn("Marn Ulscarth", "ridge-lead-33");
+        bench.signInByHand("Marn Ulscarth", "ridge-lead-33");
         bench.open("/people");
         bench.awaitText("Take away sign-in");
         check(bench, "people");

@@ -13,6 +13,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
@@ -33,11 +34,13 @@ final class Browser implements AutoCloseable {
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
     private final ChromeDriver driver;
+    private final Product product;
     private final String url;
     private long lastTap = System.nanoTime();
 
-    Browser(String url) {
-        this.url = url;
+    Browser(Product product) {
+        this.product = product;
+        this.url = product.url();
         ChromeOptions options = new ChromeOptions();
         options.setBinary(program("/usr/bin/chromium"));
         options.addArguments(
@@ -61,7 +64,15 @@ final class Browser implements AutoCloseable {
         // Skipping through a job waits for its plans, on a machine that may be busy.
         driver.manage().timeouts().scriptTimeout(PATIENCE.multipliedBy(3));
         size(1280, 800);
-        driver.get(url);
+    }
+
+    /** As a screen that nobody has sat at yet. */
+    void forget() {
+        offline(false);
+        driver.get("about:blank");
+        driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", url, "storageTypes", "all"));
+        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+        size(1280, 800);
     }
 
     private static String program(String path) {
@@ -79,7 +90,24 @@ final class Browser implements AutoCloseable {
         driver.manage().window().setSize(new Dimension(width + (int) missingX, height + (int) missingY));
     }
 
+    /** Signs in past the screen: as somebody who did so this morning. */
     Browser signIn(String name, String password) {
+        driver.manage()
+                .addCookie(new Cookie.Builder("ridgefall_session", product.session(name, password))
+                        .path("/")
+                        .isHttpOnly(true)
+                        .build());
+        open("/");
+        awaitText("Take a job in");
+        return this;
+    }
+
+    Browser signInByHand() {
+        return signInByHand("Ansa Orrick", "warm-ledge-11");
+    }
+
+    /** Types name and password, as everybody does at first. */
+    Browser signInByHand(String name, String password) {
         await(() -> driver.findElement(By.id("name"))).sendKeys(name, Keys.TAB, password, Keys.ENTER);
         awaitText("Take a job in");
         return this;
@@ -95,13 +123,33 @@ final class Browser implements AutoCloseable {
         return signIn("Ansa Orrick", "warm-ledge-11");
     }
 
-    /** Takes the demo tablet in through the screen, by keyboard, and waits for its workspace. */
+    /** A job of the demo tablet, taken in past the screen, and its workspace on the screen. */
     Browser takeIn(String owner, String fault) {
         return takeIn("Quire 11", owner, fault);
     }
 
-    /** Takes in the first device that the book finds for some words. */
+    /** A job of the first device that the book finds for some words. */
     Browser takeIn(String device, String owner, String fault) {
+        String job = (String) driver.executeAsyncScript("""
+                const [device, owner, fault, done] = arguments;
+                const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+                const go = async () => {
+                  const found = await (await fetch('/api/devices?query=' + encodeURIComponent(device))).json();
+                  const id = crypto.randomUUID();
+                  const answer = await fetch('/api/jobs', {method: 'POST',
+                    headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+                    body: JSON.stringify({commandId: id, profileId: found[0].id, variantId: null, owner, contact: null, fault})});
+                  return answer.ok ? id : await answer.text();
+                };
+                go().then(done, e => done(String(e)));
+                """, device, owner, fault);
+        open("/jobs/" + job);
+        awaitStep("intake.front");
+        return this;
+    }
+
+    /** Takes in the first device that the book finds for some words, by keyboard. */
+    Browser takeInByHand(String device, String owner, String fault) {
         tabTo("Take a job in");
         press(Keys.ENTER);
         await(() -> driver.findElement(By.id("device-search"))).sendKeys(device);
@@ -225,6 +273,14 @@ final class Browser implements AutoCloseable {
         }
         awaitStep(stepId);
         return this;
+    }
+
+    /** Takes a job to a running soak; returns when the soak ends. */
+    double startSoak(String owner) {
+        takeIn(owner, "cracked").skipTo("heat.soak");
+        goOn();
+        awaitText("Soaking on Gel pad");
+        return soakEndsAt();
     }
 
     /** One action of the keyboard journey, and the wait for what it changes. */

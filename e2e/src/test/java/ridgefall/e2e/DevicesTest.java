@@ -3,13 +3,12 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Every device of the book is taken in, decided and met by its part; what is special about a unit is said later. */
-@ExtendWith(RunningProduct.class)
+@Journeys
 class DevicesTest {
 
     @ParameterizedTest
@@ -24,7 +23,7 @@ class DevicesTest {
             """)
     void goesThroughIntakeDecisionAndPartsAndExplainsItself(String device, String because, String after, Visit visit) {
         Browser bench = visit.browser().signIn().takeIn(device, "Owner of a " + device, "cracked");
-        bench.goOnUntil("decide.repair");
+        bench.skipTo("decide.repair");
         bench.awaitText(because);
         bench.agreeToTheFirstQuote("Hut warden");
         bench.awaitStep("parts.here");

@@ -5,11 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** The frame budget of drawing a device, in the real interface; not a test, run by ./ridgefall bench. */
-@ExtendWith(RunningProduct.class)
+@AloneWithTheProduct
 class FrameBenchmark {
     private static final int FRAMES = 300;
     private static final double BUDGET_MS = 32;

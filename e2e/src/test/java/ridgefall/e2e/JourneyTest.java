@@ -4,17 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** One tablet from intake to hand-over, through the real interface. */
-@ExtendWith(RunningProduct.class)
+@Journeys
 class JourneyTest {
 
     @Test
     void theKeyboardAloneTakesATabletThroughAllStationsToThePrintedRecord(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Hut at Long Rigg", "Fell on the stove, glass cracked");
+        Browser bench = visit.browser()
+                .signInByHand()
+                .takeInByHand("Quire 11", "Hut at Long Rigg", "Fell on the stove, glass cracked");
         bench.goOnUntil("heat.soak");
         bench.awaitText("on Gel pad at 80 °C");
         bench.goOnUntil("prove.hand-over");
@@ -107,8 +108,9 @@ class JourneyTest {
 
     @Test
     void readersOfFahrenheitAndInchesSeeThemEverywhere(Visit visit) {
-        Browser bench = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
-        bench.click("Marn Ulscarth");
+        // Nobody else's units: other journeys read theirs meanwhile.
+        Browser bench = visit.browser().signIn("Tove Brandreth", "ferry-desk-22");
+        bench.click("Tove Brandreth");
         bench.awaitText("Temperatures in °F");
         bench.press(Keys.ARROW_DOWN, Keys.ENTER);
         bench.takeIn("Hut", "cracked").station("Heat");

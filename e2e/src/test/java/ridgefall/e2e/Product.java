@@ -2,18 +2,27 @@ package ridgefall.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** The product as a person starts it, with the one script, in a data folder and on ports of its own. */
 final class Product implements AutoCloseable {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
+    private final Map<String, String> sessions = new ConcurrentHashMap<>();
     private final Path data;
     private final int port = freePort();
     private final int databasePort = freePort();
@@ -30,6 +39,46 @@ final class Product implements AutoCloseable {
 
     String url() {
         return "http://127.0.0.1:" + port;
+    }
+
+    /** The session of someone signed in, one for all their screens of a run: hashes are slow on purpose. */
+    String session(String name, String password) {
+        return sessions.computeIfAbsent(name, who -> signIn(who, password));
+    }
+
+    private String signIn(String name, String password) {
+        CookieManager cookies = new CookieManager();
+        HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+        URI session = URI.create(url() + "/api/session");
+        try {
+            http.send(HttpRequest.newBuilder(session).build(), BodyHandlers.discarding());
+            String body = "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password);
+            int status = http.send(
+                            HttpRequest.newBuilder(session)
+                                    .header("Content-Type", "application/json")
+                                    .header("X-XSRF-TOKEN", cookie(cookies, "XSRF-TOKEN"))
+                                    .POST(BodyPublishers.ofString(body))
+                                    .build(),
+                            BodyHandlers.discarding())
+                    .statusCode();
+            if (status != 200) {
+                throw new IllegalStateException("signing " + name + " in was answered with " + status);
+            }
+            return cookie(cookies, "ridgefall_session");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String cookie(CookieManager cookies, String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no cookie " + name));
     }
 
     /** Builds nothing new when the build is current; answers once the app does. */

@@ -3,11 +3,10 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** What front desk, technicians and leads are offered, and how one calls in the other. */
-@ExtendWith(RunningProduct.class)
+@Journeys
 class RolesTest {
 
     @Test
@@ -55,7 +54,7 @@ class RolesTest {
         lead.awaitText("8 to 72 characters");
         lead.type("new-password", "oar-lock-77");
         lead.awaitText("Ild Farrow");
-        Browser ild = visit.browser().signIn("Ild Farrow", "oar-lock-77");
+        Browser ild = visit.browser().signInByHand("Ild Farrow", "oar-lock-77");
         lead.clickIn("Ild Farrow", "Take away sign-in");
         lead.awaitText("can't sign in");
         ild.reload();
@@ -71,13 +70,13 @@ class RolesTest {
         lead.type("new-password", "first-day-1");
         lead.type("new-name", "Hale Osgood");
         lead.awaitText("Hale Osgood");
-        Browser hale = visit.browser().signIn("Hale Osgood", "first-day-1");
+        Browser hale = visit.browser().signInByHand("Hale Osgood", "first-day-1");
         hale.click("Hale Osgood");
         hale.click("Change my password");
         hale.type("own-password", "mine-alone-2");
         hale.awaitText("the password you sign in with now");
         hale.type("old-password", "first-day-1");
         hale.awaitNoText("Change my password");
-        visit.browser().signIn("Hale Osgood", "mine-alone-2");
+        visit.browser().signInByHand("Hale Osgood", "mine-alone-2");
     }
 }

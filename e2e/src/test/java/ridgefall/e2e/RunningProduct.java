@@ -1,23 +1,50 @@
 package ridgefall.e2e;
 
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
+import org.openqa.selenium.WebDriverException;
 
-/** One product for all journeys of a run; browsers a journey opens are closed behind it. */
+/** One product for all journeys of a run. Screens a journey leaves forget it and are taken by the next. */
 final class RunningProduct implements ParameterResolver, AfterEachCallback {
+    /** What journeys share or have to themselves. */
+    static final String NAME = "the running product";
+
     private static final Namespace SPACE = Namespace.create(RunningProduct.class);
 
-    /** What a journey is given: the product, and browsers looking at it. */
-    record Visit(Product product, List<Browser> opened) {
+    private record Bench(Product product, Deque<Browser> free) implements AutoCloseable {
+        @Override
+        public void close() {
+            free.forEach(Browser::close);
+            product.close();
+        }
+    }
+
+    /** What a journey is given: the product, and screens looking at it. */
+    record Visit(Product product, Deque<Browser> free, List<Browser> taken) {
         Browser browser() {
-            Browser browser = new Browser(product.url());
-            opened.add(browser);
+            Browser left = free.poll();
+            Browser browser = left == null ? new Browser(product) : left;
+            taken.add(browser);
+            browser.open("/");
             return browser;
+        }
+
+        private void leave() {
+            for (Browser browser : taken) {
+                try {
+                    browser.forget();
+                    free.push(browser);
+                } catch (WebDriverException e) {
+                    browser.close();
+                }
+            }
         }
     }
 
@@ -28,9 +55,11 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        Product product =
-                context.getRoot().getStore(SPACE).getOrComputeIfAbsent("product", key -> new Product(), Product.class);
-        Visit visit = new Visit(product, new ArrayList<>());
+        Bench bench = context.getRoot()
+                .getStore(SPACE)
+                .getOrComputeIfAbsent(
+                        "bench", key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()), Bench.class);
+        Visit visit = new Visit(bench.product(), bench.free(), new ArrayList<>());
         context.getStore(SPACE).put("visit", visit);
         return visit;
     }
@@ -39,7 +68,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
     public void afterEach(ExtensionContext context) {
         Visit visit = context.getStore(SPACE).get("visit", Visit.class);
         if (visit != null) {
-            visit.opened().forEach(Browser::close);
+            visit.leave();
         }
     }
 }

@@ -6,12 +6,11 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Remakes the pictures of docs/screenshots from demo data; not a test, run by ./ridgefall shots. */
-@ExtendWith(RunningProduct.class)
+@AloneWithTheProduct
 class Screenshots {
     private static final Path FOLDER = Path.of("../docs/screenshots");
 
@@ -21,7 +20,7 @@ class Screenshots {
         Browser bench = visit.browser();
         bench.awaitText("Sign in");
         shoot(bench, "sign-in");
-        bench.signIn();
+        bench.signInByHand();
         bench.open("/take-in");
         bench.awaitText("Pellow Dial 45");
         shoot(bench, "take-in");

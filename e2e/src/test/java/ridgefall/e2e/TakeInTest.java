@@ -8,12 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** What is taken down of a device while its owner stands there. */
-@ExtendWith(RunningProduct.class)
+@Journeys
 class TakeInTest {
     private static final String PHOTO = "Photo of the device";
 
@@ -22,7 +21,7 @@ class TakeInTest {
 
     @Test
     void aPhotoIsSeenOnBothScreensAndWhatIsNoneIsRefused(Visit visit) throws IOException {
-        Browser desk = visit.browser().signIn().takeIn("Quire 11", "Photographed hut", "cracked");
+        Browser desk = visit.browser().signIn().takeInByHand("Quire 11", "Photographed hut", "cracked");
         Browser second = visit.browser().signIn();
         second.open(desk.path());
         Path picture = folder.resolve("front.png");
@@ -40,7 +39,7 @@ class TakeInTest {
 
     @Test
     void theTagTellsTheJobFromAllOthers(Visit visit) {
-        Browser desk = visit.browser().signIn().takeIn("Dial 41", "Tagged hut", "glass shattered");
+        Browser desk = visit.browser().signIn().takeInByHand("Dial 41", "Tagged hut", "glass shattered");
         desk.click("Print the tag");
         desk.awaitText("Tagged hut");
         desk.awaitText("Pellow Dial 41");
