@@ -28,7 +28,7 @@ import ridgefall.core.separate.CutPlan;
 import ridgefall.core.strip.StripFact;
 
 /** A job of the demo tablet that a test takes along its course by tapping what is offered next. */
-final class Journey {
+public final class Journey {
     static final DeviceProfile QUIRE = ShippedBook.quire11();
     private static final Instant START = Instant.parse("2026-03-02T08:00:00Z");
     /** One plan a device, for its cracked front: computing one takes a while. */
@@ -51,40 +51,65 @@ final class Journey {
         }
     };
 
+    /** What a bench would be planned, for whatever became of the device; few plausible benches, so that it takes little time. */
+    static Planning real() {
+        return new Planning() {
+            private final Map<HeatQuestion, List<HeatPlan>> heats = new HashMap<>();
+            private final Map<CutQuestion, CutPlan> cuts = new HashMap<>();
+
+            @Override
+            public List<HeatPlan> heat(HeatQuestion question) {
+                return heats.computeIfAbsent(
+                        question, asked -> asked.planner(HeatPlanner.QUICK).ranked(asked.sources()));
+            }
+
+            @Override
+            public CutPlan cut(CutQuestion question) {
+                return cuts.computeIfAbsent(question, Planning.super::cut);
+            }
+        };
+    }
+
     private final DeviceProfile profile;
+    private final Planning planning;
     private final List<Entry> journal = new ArrayList<>();
 
-    Journey() {
+    public Journey() {
         this(QUIRE);
     }
 
-    Journey(DeviceProfile profile) {
+    public Journey(DeviceProfile profile) {
+        this(profile, PLANNING);
+    }
+
+    Journey(DeviceProfile profile, Planning planning) {
         this.profile = profile;
+        this.planning = planning;
         append(new IntakeFact.JobOpened(
                 profile.id(), 1, profile.variantId(), "Hut at Nine Tarns", "cracked at one corner"));
     }
 
-    Course course() {
-        return new Course(profile, journal, PLANNING);
+    public Course course() {
+        return new Course(profile, journal, planning);
     }
 
-    JobState state() {
+    public JobState state() {
         return JobState.of(journal);
     }
 
-    List<Entry> journal() {
+    public List<Entry> journal() {
         return journal;
     }
 
     /** Records a fact without asking whether it may happen. */
-    Journey append(Fact fact) {
+    public Journey append(Fact fact) {
         long seq = journal.size() + 1;
         journal.add(new Entry(seq, START.plusSeconds(20 * seq), "Ansa Orrick", Role.TECHNICIAN, fact));
         return this;
     }
 
     /** A lead answers for recording a fact although it is held; fails where that could not be. */
-    Journey signOff(String holdId, Fact held) {
+    public Journey signOff(String holdId, Fact held) {
         Fact signOff = new JobFact.HoldOverridden(holdId, "the lead stands by", held);
         if (!holds(signOff).isEmpty()) {
             throw new IllegalStateException(signOff + " is held by " + holds(signOff));
@@ -92,30 +117,59 @@ final class Journey {
         return append(signOff);
     }
 
-    List<Hold> holds(Fact fact) {
+    public List<Hold> holds(Fact fact) {
         return course().holds(fact);
     }
 
-    Optional<Step> next() {
+    public Optional<Step> next() {
         return Course.next(course().steps());
     }
 
+    /** A step of this job by its id, done or not. */
+    public Step step(String id) {
+        return course().steps().stream()
+                .filter(step -> step.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no step " + id));
+    }
+
+    /** Ids of a station's steps in their order. */
+    public List<String> stepIds(Station station) {
+        return course().steps().stream()
+                .filter(step -> step.station() == station)
+                .map(Step::id)
+                .toList();
+    }
+
+    /** Ids of what holds a fact back. */
+    public List<String> heldBy(Fact fact) {
+        return holds(fact).stream().map(Hold::id).toList();
+    }
+
+    /** Taps the likeliest choice of whatever comes next, until a step is reached. */
+    public Journey untilStep(String id) {
+        while (!next().orElseThrow().id().equals(id)) {
+            tapNext();
+        }
+        return this;
+    }
+
     /** Taps the likeliest choice of whatever comes next, until a station is reached. */
-    Journey until(Station station) {
+    public Journey until(Station station) {
         while (next().isPresent() && next().get().station() != station) {
             tapNext();
         }
         return this;
     }
 
-    Journey toTheEnd() {
+    public Journey toTheEnd() {
         while (next().isPresent()) {
             tapNext();
         }
         return this;
     }
 
-    Fact tapNext() {
+    public Fact tapNext() {
         Fact fact = filled(next().orElseThrow().choices().get(0).fact());
         List<Hold> holds = holds(fact);
         if (!holds.isEmpty()) {
@@ -126,7 +180,7 @@ final class Journey {
     }
 
     /** What a person would type into the fields a tap asks for. */
-    static Fact filled(Fact fact) {
+    public static Fact filled(Fact fact) {
         if (fact instanceof DecideFact.RepairAgreed f) {
             return new DecideFact.RepairAgreed(
                     f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");

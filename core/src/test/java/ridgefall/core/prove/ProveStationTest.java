@@ -1,0 +1,96 @@
+package ridgefall.core.prove;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import ridgefall.core.carry.CarryFact.CarryOverLost;
+import ridgefall.core.decide.DecideFact.NotWorthIt;
+import ridgefall.core.gate.Journey;
+import ridgefall.core.intake.IntakeFact.PowerSeen;
+import ridgefall.core.job.Answer;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.Phase;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.job.Timer;
+import ridgefall.core.prove.ProveFact.HandedOver;
+
+/** Closed, every function is tried once more; then the device goes back with its page. */
+class ProveStationTest {
+    private static final Fact OVER = new HandedOver("Hut warden");
+
+    private static Journey sealed() {
+        return new Journey().until(Station.PROVE);
+    }
+
+    @Test
+    void everyFunctionIsProvenClosedAndThenItGoesBack() {
+        assertThat(new Journey().stepIds(Station.PROVE))
+                .containsExactly(
+                        "after.picture",
+                        "after.touch",
+                        "after.stylus",
+                        "after.finger",
+                        "after.camera",
+                        "after.light",
+                        "after.sound",
+                        "after.charge",
+                        "prove.hand-over");
+    }
+
+    @Test
+    void nothingIsProvenOfAFrontThatIsNotSealed() {
+        assertThat(new Journey().heldBy(new FunctionTested("touch", Phase.AFTER, Answer.PASS, null)))
+                .contains("seal.seal");
+        assertThat(sealed().heldBy(new FunctionTested("touch", Phase.AFTER, Answer.PASS, null)))
+                .isEmpty();
+    }
+
+    @Test
+    void whatWasNotProvenHoldsTheHandOver() {
+        Journey journey = sealed().untilStep("after.charge");
+        assertThat(journey.heldBy(OVER)).containsExactly("after.charge");
+        journey.tapNext();
+        assertThat(journey.heldBy(OVER)).isEmpty();
+    }
+
+    @Test
+    void whatGoesBackUnrepairedIsHandedBackAndNothingMore() {
+        Journey journey = new Journey().append(new NotWorthIt("too dear", "Hut warden"));
+        assertThat(journey.stepIds(Station.PROVE)).containsExactly("prove.hand-over");
+        assertThat(journey.stepIds(Station.HEAT)).isEmpty();
+        assertThat(journey.step("prove.hand-over").title()).isEqualTo("Hand back unrepaired");
+        assertThat(journey.heldBy(OVER)).isEmpty();
+    }
+
+    @Test
+    void afterTheHandOverTheJournalIsClosedAndNoClockRuns() {
+        Journey journey = new Journey().toTheEnd();
+        assertThat(journey.heldBy(new PowerSeen(true))).containsExactly("prove.closed");
+        assertThat(journey.state().timers()).isNotEmpty().noneMatch(Timer::running);
+        assertThat(journey.next()).isEmpty();
+    }
+
+    @Test
+    void thePageSaysWhatWasKeptWhatWasLostAndWhatWorksLessThanBefore() {
+        Journey journey = new Journey().until(Station.CARRY);
+        journey.append(new CarryOverLost("magnets", "snapped")).until(Station.PROVE);
+        journey.append(new FunctionTested("sound", Phase.AFTER, Answer.CANNOT_TEST, "noisy bench"));
+        JobRecord page = journey.toTheEnd().course().record();
+        assertThat(page.lost())
+                .anySatisfy(line -> assertThat(line).endsWith(": snapped"))
+                .anySatisfy(line -> assertThat(line).contains("worked before, now could not be tested, noisy bench"));
+        assertThat(page.kept()).contains("Stylus data").noneMatch(part -> part.contains("agnet"));
+        assertThat(page.measured()).extracting(JobRecord.Line::words).contains("14 screws out", "14 screws in");
+        assertThat(page.people()).containsExactly("Ansa Orrick, technician");
+    }
+
+    @Test
+    void theHandOverAsksToWhomAndKnowsTheOwner() {
+        Step.Ask to =
+                new Journey().step("prove.hand-over").choices().get(0).asks().get(0);
+        assertThat(to.field()).isEqualTo("to");
+        assertThat(to.suggestion()).isEqualTo("Hut at Nine Tarns");
+    }
+}

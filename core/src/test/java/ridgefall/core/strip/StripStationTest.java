@@ -1,0 +1,89 @@
+package ridgefall.core.strip;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import ridgefall.core.gate.Journey;
+import ridgefall.core.intake.IntakeFact.PowerSeen;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.Station;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.separate.SeparateFact.FrontOpened;
+import ridgefall.core.strip.StripFact.BatteryIsolated;
+import ridgefall.core.strip.StripFact.Count;
+import ridgefall.core.strip.StripFact.Isolation;
+import ridgefall.core.strip.StripFact.IsolationProven;
+import ridgefall.core.strip.StripFact.PlugFreed;
+import ridgefall.core.strip.StripFact.ScrewsCounted;
+
+/** Battery out of circuit and proven so, before any plug; the demo tablet has 14 screws and three plugs. */
+class StripStationTest {
+    private static final Fact UNPLUGGED = new BatteryIsolated(Isolation.UNPLUGGED);
+
+    private static Journey open() {
+        return new Journey().append(new FrontOpened());
+    }
+
+    @Test
+    void countsScrewsThenIsolatesThenUnplugs() {
+        assertThat(open().stepIds(Station.STRIP))
+                .containsExactly(
+                        "strip.screws",
+                        "strip.isolate",
+                        "strip.proven",
+                        "strip.display-plug",
+                        "strip.touch-plug",
+                        "strip.sensor-latch");
+        assertThat(open().step("strip.screws").choices().get(0).asks().get(0).suggestion())
+                .isEqualTo("14");
+    }
+
+    @Test
+    void whatCannotBeSwitchedOffIsIsolatedBeforeAnyScrewIsCounted() {
+        assertThat(open().append(new PowerSeen(false)).stepIds(Station.STRIP))
+                .startsWith("strip.isolate", "strip.proven", "strip.screws");
+    }
+
+    @Test
+    void nothingComesOffInsideAClosedFront() {
+        assertThat(new Journey().heldBy(UNPLUGGED)).containsExactly("strip.closed");
+        assertThat(open().heldBy(UNPLUGGED)).isEmpty();
+    }
+
+    @Test
+    void whereTheBatteryIsReachedFromTheBackItComesOutBeforeTheFrontOpens() {
+        Journey satchel = new Journey(ShippedBook.profile("sillery-satchel-7"));
+        assertThat(satchel.heldBy(UNPLUGGED)).isEmpty();
+        assertThat(satchel.append(UNPLUGGED).heldBy(new IsolationProven())).isEmpty();
+        assertThat(satchel.heldBy(new PlugFreed("display-latch"))).contains("strip.closed");
+    }
+
+    @Test
+    void noPlugIsFreedUntilNothingComesOnWithThePowerKey() {
+        Journey journey = open();
+        assertThat(journey.heldBy(new IsolationProven())).containsExactly("strip.isolate");
+        assertThat(journey.append(UNPLUGGED).heldBy(new PlugFreed("touch-plug")))
+                .containsExactly("strip.proven");
+        assertThat(journey.append(new IsolationProven()).heldBy(new PlugFreed("touch-plug")))
+                .isEmpty();
+        assertThat(journey.append(UNPLUGGED).heldBy(new PlugFreed("touch-plug")))
+                .as("taken out of circuit anew, proven anew")
+                .containsExactly("strip.proven");
+    }
+
+    @Test
+    void onlyPlugsOfThisDeviceAreFreed() {
+        assertThatThrownBy(() -> open().holds(new PlugFreed("flap-1")))
+                .hasMessage("plugId is flap-1; allowed: one of display-plug, touch-plug, sensor-latch");
+    }
+
+    @Test
+    void theLatestCountIsTheCount() {
+        StripState state = StripState.of(open().append(new ScrewsCounted(Count.OUT, 12))
+                .append(new ScrewsCounted(Count.OUT, 14))
+                .state());
+        assertThat(state.screws(Count.OUT)).contains(14);
+        assertThat(state.screws(Count.IN)).isEmpty();
+    }
+}
