@@ -78,11 +78,26 @@ export function useLiveEvents(client: QueryClient): void {
       });
       source.onerror = lost;
     }
-    open();
-    return () => {
+    function close() {
       closed = true;
       source?.close();
       clearTimeout(silence);
+    }
+    // A page that was left is kept by the browser for a while, and would keep its line: six of them, and no other page of
+    // this app gets a connection any more.
+    const back = (event: PageTransitionEvent) => {
+      if (event.persisted) {
+        closed = false;
+        open();
+      }
+    };
+    window.addEventListener("pagehide", close);
+    window.addEventListener("pageshow", back);
+    open();
+    return () => {
+      close();
+      window.removeEventListener("pagehide", close);
+      window.removeEventListener("pageshow", back);
     };
   }, [client]);
 }

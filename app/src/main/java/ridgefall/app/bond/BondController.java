@@ -10,7 +10,6 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.BondState;
-import ridgefall.core.bond.BondStation;
 import ridgefall.core.bond.Ledge;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.edge.EdgeLine;
@@ -66,7 +65,7 @@ class BondController {
         DeviceProfile profile = course.profile();
         View view = new View(quarterTurns, faceDown);
         return new BondView(
-                BondStation.strips(profile, course.state()).stream()
+                course.strips().stream()
                         .map(plan -> plan(plan, course, profile, view))
                         .toList(),
                 BenchTape.dropLoadN(profile));

@@ -29,8 +29,6 @@ import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
-import ridgefall.core.seal.SealState;
-import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
 
 /** All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect. */
@@ -214,11 +212,9 @@ public record JobView(
                         .map(what -> ChoiceView.of(Damage.mishap(what), role))
                         .toList(),
                 BoardView.of(IntakeStation.board(), role),
-                SealState.of(state).sealedAt().isPresent()
-                        ? List.of()
-                        : SealStation.holdsBeforeSealing(profile, state).stream()
-                                .map(hold -> HoldView.of(hold, new SealFact.Sealed(), role))
-                                .toList(),
+                course.holdsBeforeSealing().stream()
+                        .map(hold -> HoldView.of(hold, new SealFact.Sealed(), role))
+                        .toList(),
                 course.undoable()
                         .map(entry -> new UndoView(
                                 words.say(entry.fact()),

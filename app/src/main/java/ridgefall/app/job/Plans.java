@@ -1,5 +1,6 @@
 package ridgefall.app.job;
 
+import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
@@ -10,6 +11,7 @@ import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
 import ridgefall.app.shop.Shop;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.core.bond.StripPlan;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
@@ -18,6 +20,7 @@ import ridgefall.core.heat.HeatSource;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 
 /** Plans depend on their questions alone: the latest answers are kept while the app runs. */
@@ -27,6 +30,9 @@ public class Plans implements Planning {
             Caffeine.newBuilder().maximumSize(200).build(Planning.super::heat);
     private final LoadingCache<CutQuestion, CutPlan> cut =
             Caffeine.newBuilder().maximumSize(2000).build(Planning.super::cut);
+    /** A profile's version never changes, and its strips are asked for with every fact of every job. */
+    private final Cache<String, List<StripPlan>> strips =
+            Caffeine.newBuilder().maximumSize(500).build();
 
     private final DeviceBook book;
     private final HeatSources sources;
@@ -67,6 +73,11 @@ public class Plans implements Planning {
     /** The plans if they were already asked for. */
     public Optional<List<HeatPlan>> heatAtHand(HeatQuestion question) {
         return Optional.ofNullable(heat.getIfPresent(question));
+    }
+
+    @Override
+    public List<StripPlan> strips(DeviceProfile profile) {
+        return strips.get(profile.key(), key -> Planning.super.strips(profile));
     }
 
     @Override

@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.ConcurrentHashMap;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
@@ -32,9 +30,6 @@ public final class BenchTape {
     /** A drop onto a hut floor, as a multiple of gravity; the tape sees it in shear. */
     private static final double SHOCK_G = 50;
 
-    /** A profile's version never changes, and its strips are asked for with every fact of every job. */
-    private static final Map<String, List<StripPlan>> KNOWN = new ConcurrentHashMap<>();
-
     private BenchTape() {}
 
     /**
@@ -42,10 +37,6 @@ public final class BenchTape {
      * the bench fits the ledge.
      */
     public static List<StripPlan> plans(DeviceProfile profile) {
-        return KNOWN.computeIfAbsent(profile.key(), known -> compute(profile));
-    }
-
-    private static List<StripPlan> compute(DeviceProfile profile) {
         if (width(profile).isEmpty()) {
             return List.of();
         }

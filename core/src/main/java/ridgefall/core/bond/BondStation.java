@@ -3,6 +3,7 @@ package ridgefall.core.bond;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.clean.CleanStation;
 import ridgefall.core.edge.Landmark;
@@ -22,6 +23,13 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
 
 public final class BondStation implements StationRoom {
+    private final Function<DeviceProfile, List<StripPlan>> plans;
+
+    /** @param plans ways of laying strips on a device, the best first; none where no tape fits its ledge */
+    public BondStation(Function<DeviceProfile, List<StripPlan>> plans) {
+        this.plans = plans;
+    }
+
     @Override
     public Station station() {
         return Station.BOND;
@@ -33,7 +41,7 @@ public final class BondStation implements StationRoom {
         if (ready.isPresent()) {
             return List.of(ready.get());
         }
-        List<StripPlan> plans = BenchTape.plans(profile);
+        List<StripPlan> plans = this.plans.apply(profile);
         Choice[] schools = plans.stream()
                 .map(plan -> plan == plans.get(0)
                         ? Step.go(plan.school().words(), new BondFact.StripsChosen(plan.school()))
@@ -56,7 +64,7 @@ public final class BondStation implements StationRoom {
     }
 
     /** What holds the new front where no strips are cut; empty where they are. */
-    private static Optional<Step> readyMade(DeviceProfile profile, JobState state) {
+    private Optional<Step> readyMade(DeviceProfile profile, JobState state) {
         if (!profile.bonded()) {
             return Optional.of(Checks.check(
                     state,
@@ -77,7 +85,7 @@ public final class BondStation implements StationRoom {
                 .filter(kind -> kind != AdhesiveKind.PRE_APPLIED)
                 .findFirst()
                 .orElse(AdhesiveKind.DIE_CUT);
-        if (usual == AdhesiveKind.STRIPS && !BenchTape.plans(profile).isEmpty()) {
+        if (usual == AdhesiveKind.STRIPS && !plans.apply(profile).isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(
@@ -107,12 +115,12 @@ public final class BondStation implements StationRoom {
     }
 
     /** The strips to choose from; none where something else holds the front. */
-    public static List<StripPlan> strips(DeviceProfile profile, JobState state) {
-        return readyMade(profile, state).isPresent() ? List.of() : BenchTape.plans(profile);
+    public List<StripPlan> strips(DeviceProfile profile, JobState state) {
+        return readyMade(profile, state).isPresent() ? List.of() : plans.apply(profile);
     }
 
     /** In words, for the record, what holds the front when it is not strips. */
-    public static String withoutStrips(DeviceProfile profile, JobState state) {
+    public String withoutStrips(DeviceProfile profile, JobState state) {
         return readyMade(profile, state)
                 .filter(step -> !step.open())
                 .map(Step::title)
@@ -147,7 +155,7 @@ public final class BondStation implements StationRoom {
             Checks.known(
                     "stripId",
                     f.stripId(),
-                    BenchTape.plans(profile).stream()
+                    plans.apply(profile).stream()
                             .filter(plan -> plan.school() == school)
                             .flatMap(plan -> plan.strips().stream())
                             .map(Strip::id)

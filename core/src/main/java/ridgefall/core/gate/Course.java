@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.bond.BondFact;
 import ridgefall.core.bond.BondStation;
+import ridgefall.core.bond.StripPlan;
 import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
 import ridgefall.core.clean.CleanStation;
@@ -49,6 +50,7 @@ import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.prove.ProveStation;
 import ridgefall.core.seal.SealFact;
+import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.SeparateFact;
@@ -85,6 +87,8 @@ public final class Course {
     private final List<Entry> journal;
     private final JobState state;
     private final List<StationRoom> rooms;
+    private final BondStation bond;
+    private final SealStation seal;
     private final Planning planning;
     private final Instant now;
 
@@ -109,6 +113,11 @@ public final class Course {
         this.planning = planning;
         this.now = now;
         HeatStation heat = new HeatStation(this::heatQuestion, this::heatPlans, StripState::live, now);
+        CarryStation carry = new CarryStation();
+        CleanStation clean = new CleanStation();
+        TestStation test = new TestStation();
+        this.bond = new BondStation(planning::strips);
+        this.seal = new SealStation(List.of(carry, clean, bond, test), test);
         this.rooms = List.of(
                 new IntakeStation(),
                 new DecideStation(planning::currency),
@@ -116,12 +125,12 @@ public final class Course {
                 heat,
                 new SeparateStation(this::cutPlan, heat),
                 new StripStation(),
-                new CarryStation(),
-                new CleanStation(),
-                new BondStation(),
-                new TestStation(),
-                new SealStation(),
-                new ProveStation());
+                carry,
+                clean,
+                bond,
+                test,
+                seal,
+                new ProveStation(seal));
     }
 
     /** The same as it stands at another time: a device that lies there gets cold. */
@@ -182,6 +191,16 @@ public final class Course {
                 heatQuestion(), List.copyOf(SeparateState.of(state).freed())));
     }
 
+    /** Ways of laying strips, the best first; none where something else holds the front. */
+    public List<StripPlan> strips() {
+        return bond.strips(profile, state);
+    }
+
+    /** Everything that stands between the front and its seat; nothing once it is sealed. */
+    public List<Hold> holdsBeforeSealing() {
+        return SealState.of(state).sealedAt().isPresent() ? List.of() : seal.holdsBeforeSealing(profile, state);
+    }
+
     private void onlyBonded() {
         if (!profile.bonded()) {
             throw new NotAllowed("device", profile.name(), "a device whose front is bonded; clips hold this one");
@@ -211,7 +230,7 @@ public final class Course {
 
     /** What goes with the device at hand-over. */
     public JobRecord record() {
-        return JobRecord.of(profile, journal, state, words());
+        return JobRecord.of(profile, journal, state, words(), bond.withoutStrips(profile, state));
     }
 
     /** What a clock is about, in words. */

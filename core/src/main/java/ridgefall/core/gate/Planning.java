@@ -1,9 +1,12 @@
 package ridgefall.core.gate;
 
 import java.util.List;
+import ridgefall.core.bond.BenchTape;
+import ridgefall.core.bond.StripPlan;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.CutPlanner;
 
@@ -24,6 +27,11 @@ public interface Planning {
 
     /** All that the way round the edge depends on; {@code freed} in the order it was freed. */
     record CutQuestion(HeatQuestion heat, List<String> freed) {}
+
+    /** Ways of laying strips on a device, the best first. */
+    default List<StripPlan> strips(DeviceProfile profile) {
+        return BenchTape.plans(profile);
+    }
 
     /** The best plan of each source, the best of all first. */
     default List<HeatPlan> heat(HeatQuestion question) {

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import ridgefall.core.bond.BondState;
-import ridgefall.core.bond.BondStation;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
@@ -44,7 +43,9 @@ public record JobRecord(
 
     public record Line(Instant at, String who, String words) {}
 
-    public static JobRecord of(DeviceProfile profile, List<Entry> journal, JobState state, FactWords words) {
+    /** @param withoutStrips in words, what holds the front where no strips were laid */
+    public static JobRecord of(
+            DeviceProfile profile, List<Entry> journal, JobState state, FactWords words, String withoutStrips) {
         List<Entry> counting = JobState.effective(journal);
         List<Line> found = new ArrayList<>();
         List<Line> done = new ArrayList<>();
@@ -101,7 +102,7 @@ public record JobRecord(
                 BondState.of(state)
                         .school()
                         .map(s -> "PET-carrier acrylic tape, strips " + s.words())
-                        .orElse(BondStation.withoutStrips(profile, state)),
+                        .orElse(withoutStrips),
                 counting.stream()
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()

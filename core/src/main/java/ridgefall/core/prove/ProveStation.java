@@ -17,9 +17,15 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.seal.SealState;
-import ridgefall.core.seal.SealStation;
 
 public final class ProveStation implements StationRoom {
+    private final StationRoom seal;
+
+    /** @param seal what must be done before it goes back */
+    public ProveStation(StationRoom seal) {
+        this.seal = seal;
+    }
+
     @Override
     public Station station() {
         return Station.PROVE;
@@ -72,7 +78,7 @@ public final class ProveStation implements StationRoom {
             Checks.known("checkId", f.checkId(), List.of());
         } else if (fact instanceof ProveFact.HandedOver) {
             holds.addAll(Checks.openSteps(proofs(profile, state)));
-            holds.addAll(Checks.openSteps(new SealStation().steps(profile, state)));
+            holds.addAll(Checks.openSteps(seal.steps(profile, state)));
         }
         if (SealState.of(state).sealedAt().isEmpty()) {
             holds.add(0, Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));

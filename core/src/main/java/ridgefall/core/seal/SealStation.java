@@ -2,9 +2,6 @@ package ridgefall.core.seal;
 
 import java.util.ArrayList;
 import java.util.List;
-import ridgefall.core.bond.BondStation;
-import ridgefall.core.carry.CarryStation;
-import ridgefall.core.clean.CleanStation;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -23,13 +20,24 @@ import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
-import ridgefall.core.test.TestStation;
 
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
     private static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
     private static final int PRESSING_S = 120;
     private static final String STRAIGHT = "seal.straight";
+
+    private final List<StationRoom> inside;
+    private final StationRoom test;
+
+    /**
+     * @param inside what must be done before the front closes over it
+     * @param test what is tried before a liner comes off
+     */
+    public SealStation(List<StationRoom> inside, StationRoom test) {
+        this.inside = inside;
+        this.test = test;
+    }
 
     @Override
     public Station station() {
@@ -120,7 +128,7 @@ public final class SealStation implements StationRoom {
     }
 
     /** Everything that must be so before the front is seated for good. */
-    public static List<Hold> holdsBeforeSealing(DeviceProfile profile, JobState state) {
+    public List<Hold> holdsBeforeSealing(DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
         for (double wedge : SeparateState.of(state).wedges()) {
             holds.add(Hold.firm(
@@ -129,10 +137,9 @@ public final class SealStation implements StationRoom {
                     "A wedge is still in at {mm:" + wedge + "}, "
                             + profile.placeName(profile.edge().landmarkAt(wedge))));
         }
-        holds.addAll(Checks.openSteps(new CarryStation().steps(profile, state)));
-        holds.addAll(Checks.openSteps(new CleanStation().steps(profile, state)));
-        holds.addAll(Checks.openSteps(new BondStation().steps(profile, state)));
-        holds.addAll(Checks.openSteps(new TestStation().steps(profile, state)));
+        for (StationRoom room : inside) {
+            holds.addAll(Checks.openSteps(room.steps(profile, state)));
+        }
         holds.addAll(Checks.openSteps(before(profile, state)));
         return holds;
     }
@@ -164,7 +171,7 @@ public final class SealStation implements StationRoom {
                     f.coverId(),
                     profile.covers().stream().map(Cover::id).toList());
             // Once a liner is off the adhesive is spent: test first.
-            return Checks.openSteps(new TestStation().steps(profile, state));
+            return Checks.openSteps(test.steps(profile, state));
         }
         if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of("seal.dust", STRAIGHT));

@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import ridgefall.core.bond.BondStation;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
@@ -94,9 +93,9 @@ class EveryDeviceTest {
         Course course = new Journey(CRATE).course();
         assertThatThrownBy(course::heatPlans).hasMessageContaining("clips hold this one");
         assertThatThrownBy(course::cutPlan).isInstanceOf(NotAllowed.class);
-        assertThat(BondStation.strips(CRATE, course.state())).isEmpty();
-        assertThat(BondStation.strips(Journey.QUIRE, course.state())).hasSize(3);
-        assertThat(BondStation.strips(ShippedBook.profile("pellow-dial-41"), course.state()))
+        assertThat(course.strips()).isEmpty();
+        assertThat(new Journey().course().strips()).hasSize(3);
+        assertThat(new Journey(ShippedBook.profile("pellow-dial-41")).course().strips())
                 .isEmpty();
     }
 

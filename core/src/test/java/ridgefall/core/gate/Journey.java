@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import ridgefall.core.bond.BenchTape;
+import ridgefall.core.bond.StripPlan;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
@@ -31,6 +33,8 @@ import ridgefall.core.strip.StripFact;
 public final class Journey {
     static final DeviceProfile QUIRE = ShippedBook.quire11();
     private static final Instant START = Instant.parse("2026-03-02T08:00:00Z");
+    private static final Map<String, List<StripPlan>> STRIPS = new HashMap<>();
+
     /** One plan a device, for its cracked front: computing one takes a while. */
     static final Planning PLANNING = new Planning() {
         private final Map<String, List<HeatPlan>> heats = new HashMap<>();
@@ -49,6 +53,11 @@ public final class Journey {
         public CutPlan cut(CutQuestion question) {
             return cuts.computeIfAbsent(question, Planning.super::cut);
         }
+
+        @Override
+        public List<StripPlan> strips(DeviceProfile profile) {
+            return STRIPS.computeIfAbsent(profile.key(), key -> BenchTape.plans(profile));
+        }
     };
 
     /** What a bench would be planned, for whatever became of the device; few plausible benches, so that it takes little time. */
@@ -66,6 +75,11 @@ public final class Journey {
             @Override
             public CutPlan cut(CutQuestion question) {
                 return cuts.computeIfAbsent(question, Planning.super::cut);
+            }
+
+            @Override
+            public List<StripPlan> strips(DeviceProfile profile) {
+                return STRIPS.computeIfAbsent(profile.key(), key -> BenchTape.plans(profile));
             }
         };
     }
