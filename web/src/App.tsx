@@ -2,22 +2,25 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Route, Routes } from "react-router";
 import { news } from "@/live/news";
+import {
+  BookPage,
+  DevicePage,
+  fetchAllPages,
+  JobPage,
+  PeoplePage,
+  RecordPage,
+  ShelfPage,
+  ShopPage,
+  TagPage,
+  TakeInPage,
+  ToolsPage,
+} from "./pages";
 import { BenchPage } from "@/bench/BenchPage";
-import { BookPage } from "@/book/BookPage";
-import { DevicePage } from "@/book/DevicePage";
-import { TagPage } from "@/intake/TagPage";
-import { TakeInPage } from "@/intake/TakeInPage";
-import { ShelfPage } from "@/parts/ShelfPage";
-import { ShopPage } from "@/shop/ShopPage";
-import { JobPage } from "@/job/JobPage";
 import { useLiveEvents } from "@/live/line";
 import { outbox } from "@/live/outbox";
-import { PeoplePage } from "@/people/PeoplePage";
-import { RecordPage } from "@/prove/RecordPage";
 import { SignIn } from "@/session/SignIn";
 import { useSession } from "@/session/useSession";
 import { Shell } from "@/shell/Shell";
-import { ToolsPage } from "@/tools/ToolsPage";
 
 export function App() {
   const session = useSession();
@@ -43,6 +46,7 @@ function SignedIn() {
       }
     };
     void outbox.flush();
+    fetchAllPages();
   }, [client]);
   return (
     <Routes>

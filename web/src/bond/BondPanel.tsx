@@ -5,7 +5,7 @@ import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import type { Piece } from "@/edge/pieces";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";

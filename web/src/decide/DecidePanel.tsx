@@ -2,7 +2,7 @@ import clsx from "clsx";
 import { Check, FileText, X } from "lucide-react";
 import { useState } from "react";
 import { type Decision, useDecision } from "./useDecision";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { duration, say } from "@/units/units";
 import { money, percent } from "@/units/money";

@@ -1,7 +1,7 @@
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import { useEdge } from "@/edge/useEdge";
 import { crackPieces, featurePieces } from "@/intake/pieces";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { BandAndOutline } from "./BandAndOutline";
 
 /** The picture alone, for a front that clips hold: what lies where, and which clips are free. */

@@ -1,6 +1,6 @@
 import clsx from "clsx";
 import { useState } from "react";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useEdge } from "@/edge/useEdge";
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import { crackPieces, featurePieces } from "@/intake/pieces";

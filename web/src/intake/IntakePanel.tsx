@@ -7,7 +7,7 @@ import { Photos } from "./Photos";
 import { useEdge } from "@/edge/useEdge";
 import { useDecision } from "@/decide/useDecision";
 import { answered, filled } from "@/job/filled";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { say, typed } from "@/units/units";
 import { Button } from "@/ui/Button";

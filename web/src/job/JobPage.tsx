@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type ReactNode, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { ProblemError } from "@/api/client";
 import { BondPanel } from "@/bond/BondPanel";
@@ -17,6 +17,7 @@ import { useUnits } from "@/session/useSession";
 import { ProblemNote } from "@/ui/ProblemNote";
 import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
+import type { PanelProps } from "./panel";
 import { filled } from "./filled";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
@@ -28,26 +29,6 @@ import { StepList } from "./StepList";
 import { StopDialog } from "./StopDialog";
 import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
-
-/** What every station's own panel is given. */
-export interface PanelProps {
-  job: Job;
-  record: Record;
-  /** Taps a choice; asks first for what it still needs. */
-  choose: (step: Step, choice: Choice) => void;
-  /** The place on the edge a finger last pointed at. */
-  pointed: number | null;
-  onPoint: (at: number | null) => void;
-  view: View;
-  onView: (view: View) => void;
-  /** What to offer beside a hold that a lead may answer for. */
-  signOff: (hold: Hold) => ReactNode;
-  /** Asks for what a choice that belongs to no step still needs. */
-  ask: (asked: Asked) => void;
-  /** The large action leads to why its step is not as planned; the panel shows it until it was seen. */
-  reasons: boolean;
-  onReasonsSeen: () => void;
-}
 
 export function JobPage() {
   const { jobId = "" } = useParams();

@@ -3,7 +3,7 @@ import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
 import { newId } from "@/live/outbox";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { money } from "@/units/money";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";

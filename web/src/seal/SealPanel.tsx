@@ -1,5 +1,5 @@
 import { Lock } from "lucide-react";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";

@@ -8,7 +8,7 @@ import { useForecast } from "@/heat/useHeat";
 import { coldIn, coolingPieces, isColdAt } from "@/heat/warmth";
 import { crackPieces } from "@/intake/pieces";
 import { filled } from "@/job/filled";
-import type { PanelProps } from "@/job/JobPage";
+import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, length, lengthAtMost, type Units } from "@/units/units";

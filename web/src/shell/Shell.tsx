@@ -2,7 +2,8 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Bell, BellOff, Moon, Sun } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { Link, NavLink, Outlet, useNavigate } from "react-router";
+import { Link, NavLink, useNavigate } from "react-router";
+import { PageOutlet } from "./PageOutlet";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useBench } from "@/bench/useBench";
@@ -40,7 +41,7 @@ export function Shell() {
         {me && <Person me={me} />}
       </header>
       <LineNotice benchFailing={bench.isError || bench.failureCount > 0} />
-      <Outlet />
+      <PageOutlet />
     </div>
   );
 }

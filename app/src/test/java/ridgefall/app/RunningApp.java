@@ -19,7 +19,11 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
     public record App(ThrowawayPostgres postgres, ConfigurableApplicationContext context, Map<Role, Client> clients)
             implements AutoCloseable {
         String url() {
-            return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+            return url(context);
+        }
+
+        static String url(ConfigurableApplicationContext node) {
+            return "http://127.0.0.1:" + node.getEnvironment().getProperty("local.server.port");
         }
 
         public <T> T bean(Class<T> type) {
@@ -58,6 +62,15 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         } catch (IOException e) {
             throw new IllegalStateException("the app did not start for the tests", e);
         }
+    }
+
+    /** Another node on the database of one that runs. */
+    static ConfigurableApplicationContext besides(App first) {
+        return SpringApplication.run(
+                RidgefallApp.class,
+                "--server.port=0",
+                "--spring.datasource.url=" + first.postgres().url(),
+                "--spring.datasource.username=ridgefall");
     }
 
     private static App app(ExtensionContext context) {

@@ -55,7 +55,7 @@ class DevicesTest {
         bench.type("reason", "costs more than another one");
         bench.awaitStep("prove.hand-over");
         bench.awaitText("Hand back unrepaired");
-        bench.goOn();
+        bench.openDialog();
         bench.goOn();
         bench.awaitText("Handed over. Open the record");
     }

@@ -19,7 +19,7 @@ class JourneyTest {
         bench.goOnUntil("heat.soak");
         bench.awaitText("on Gel pad at 80 °C");
         bench.goOnUntil("prove.hand-over");
-        bench.goOn();
+        bench.openDialog();
         bench.goOn();
         bench.awaitText("Handed over. Open the record");
         bench.tabTo("Open the record");

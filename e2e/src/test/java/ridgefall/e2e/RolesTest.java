@@ -37,7 +37,8 @@ class RolesTest {
         bench.skipTo("prove.hand-over");
         bench.awaitText("Back to Prove");
         bench.goOn();
-        bench.goOn();
+        bench.awaitNoText("Back to Prove");
+        bench.openDialog();
         bench.goOn();
         bench.awaitText("Handed over. Open the record");
         bench.open(bench.path() + "/record");

@@ -25,7 +25,8 @@ import ridgefall.app.instrument.Readings.Soaking;
 
 /**
  * Asks every instrument every two seconds and keeps what it says of a soak. Each is asked on its own thread: one that is
- * slow, silent or lying keeps nobody waiting, is shown as what it is, and is called again.
+ * slow, silent or lying keeps nobody waiting, is shown as what it is, and is called again. Of several nodes one asks
+ * ({@link Leases}); the others show what it was told.
  */
 @Component
 class Watch implements DisposableBean {
@@ -34,15 +35,17 @@ class Watch implements DisposableBean {
 
     private final Instruments instruments;
     private final Readings readings;
+    private final Leases leases;
     private final Clock clock;
     private final ExecutorService asking = Executors.newCachedThreadPool();
     private final Set<String> busy = ConcurrentHashMap.newKeySet();
     private final Map<String, ScpiLine> lines = new ConcurrentHashMap<>();
     private final Map<String, Status> statuses = new ConcurrentHashMap<>();
 
-    Watch(Instruments instruments, Readings readings, Clock clock) {
+    Watch(Instruments instruments, Readings readings, Leases leases, Clock clock) {
         this.instruments = instruments;
         this.readings = readings;
+        this.leases = leases;
         this.clock = clock;
     }
 
@@ -60,6 +63,10 @@ class Watch implements DisposableBean {
     }
 
     Status status(String instrumentId) {
+        return leases.told(instrumentId).orElseGet(() -> own(instrumentId));
+    }
+
+    private Status own(String instrumentId) {
         return statuses.getOrDefault(instrumentId, Status.NEW);
     }
 
@@ -76,7 +83,11 @@ class Watch implements DisposableBean {
             if (busy.add(instrument.id())) {
                 asking.execute(() -> {
                     try {
-                        ask(instrument);
+                        if (leases.hold(instrument.id())) {
+                            ask(instrument);
+                        } else {
+                            hangUp(instrument.id());
+                        }
                     } catch (RuntimeException e) {
                         // The database may be away: the instrument is asked again, and the journal never noticed.
                         LOG.warn("reading of {} not kept: {}", instrument.name(), e.getMessage());
@@ -91,7 +102,7 @@ class Watch implements DisposableBean {
     /** Once round its questions; whoever asks decides when. */
     void ask(Instrument instrument) {
         Optional<Soaking> soaking = readings.soakingOn(instrument.sourceId());
-        Status before = status(instrument.id());
+        Status before = own(instrument.id());
         Map<String, Double> said = new LinkedHashMap<>();
         String trouble = null;
         try {
@@ -117,12 +128,12 @@ class Watch implements DisposableBean {
             trouble = e.getMessage();
             hangUp(instrument.id());
         }
-        statuses.put(
-                instrument.id(),
-                new Status(
-                        trouble,
-                        said.isEmpty() ? before.celsius() : said,
-                        said.isEmpty() ? before.answeredAt() : clock.instant()));
+        Status status = new Status(
+                trouble,
+                said.isEmpty() ? before.celsius() : said,
+                said.isEmpty() ? before.answeredAt() : clock.instant());
+        statuses.put(instrument.id(), status);
+        leases.told(instrument.id(), status);
     }
 
     /** The next question goes to whatever is at its address then. */
@@ -140,6 +151,11 @@ class Watch implements DisposableBean {
     @Override
     public void destroy() {
         asking.shutdownNow();
+        try {
+            leases.giveBack();
+        } catch (DataAccessException e) {
+            LOG.debug("leases run out by themselves: {}", e.getMessage());
+        }
         lines.keySet().forEach(this::hangUp);
     }
 }

@@ -24,6 +24,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -45,7 +46,8 @@ class WatchTest {
 
     private final Readings readings = mock();
     private final Instruments instruments = mock();
-    private final Watch watch = new Watch(instruments, readings, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final Leases leases = mock();
+    private final Watch watch = new Watch(instruments, readings, leases, Clock.fixed(NOW, ZoneOffset.UTC));
     private final ExecutorService talking = Executors.newCachedThreadPool();
     private ServerSocket server;
 
@@ -203,9 +205,22 @@ class WatchTest {
     }
 
     @Test
+    void whatAnotherNodeAsksIsLeftAloneAndShownAsThatNodeWasTold() {
+        Instrument instrument = thatSays("44.0\n");
+        when(instruments.all()).thenReturn(List.of(instrument));
+        when(leases.hold("t")).thenReturn(false);
+        when(leases.told("t")).thenReturn(Optional.of(new Watch.Status(null, Map.of("FRAME", 43.0), NOW)));
+        watch.askAll();
+        verify(leases, timeout(5000)).hold("t");
+        verify(readings, never()).add(any(), eq(12L), any());
+        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 43.0);
+    }
+
+    @Test
     void theWatchGoesOnWhenTheDatabaseIsAway() {
         Instrument instrument = thatSays("44.0\n");
         when(instruments.all()).thenReturn(List.of(instrument));
+        when(leases.hold("t")).thenReturn(true);
         when(readings.soakingOn("plate-1"))
                 .thenThrow(new IllegalStateException("database away"))
                 .thenReturn(Optional.of(SOAKING));
