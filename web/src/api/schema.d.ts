@@ -228,6 +228,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/runs/{seq}/log": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["log"];
+    put?: never;
+    post: operations["take"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/photos": {
     parameters: {
       query?: never;
@@ -253,7 +269,7 @@ export interface paths {
     };
     get: operations["fitting"];
     put?: never;
-    post: operations["take"];
+    post: operations["take_1"];
     delete: operations["putBack"];
     options?: never;
     head?: never;
@@ -267,7 +283,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["log"];
+    get: operations["log_1"];
     put?: never;
     post: operations["importLog"];
     delete?: never;
@@ -318,6 +334,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations["propose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/attachments": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all"];
+    put?: never;
+    post: operations["add_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -500,6 +532,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/runs": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["runs"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/record": {
     parameters: {
       query?: never;
@@ -660,6 +708,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/attachments/{attachmentId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["content"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/instruments": {
     parameters: {
       query?: never;
@@ -667,7 +731,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all"];
+    get: operations["all_1"];
     put?: never;
     post?: never;
     delete?: never;
@@ -683,7 +747,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_1"];
+    get: operations["all_2"];
     put?: never;
     post?: never;
     delete?: never;
@@ -851,15 +915,20 @@ export interface components {
     GivenPassword: {
       password: string;
     };
+    Channel: {
+      /** @enum {string} */
+      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      place: string;
+      query: string;
+    };
     GivenInstrument: {
       name: string;
       host: string;
       /** Format: int32 */
       port: number;
-      sourceId: string;
-      glassQuery: string | null;
-      frameQuery: string | null;
-      surfaceQuery: string | null;
+      attends: string;
+      sourceId: string | null;
+      channels: components["schemas"]["Channel"][];
     };
     InstrumentView: {
       id: string;
@@ -867,17 +936,35 @@ export interface components {
       host: string;
       /** Format: int32 */
       port: number;
-      sourceId: string;
-      glassQuery: string | null;
-      frameQuery: string | null;
-      surfaceQuery: string | null;
+      attends: string;
+      sourceId: string | null;
+      channels: components["schemas"]["Channel"][];
       status: components["schemas"]["Status"];
+    };
+    InstrumentsView: {
+      instruments: components["schemas"]["InstrumentView"][];
+      runs: components["schemas"]["RunKind"][];
+      quantities: components["schemas"]["QuantityView"][];
+    };
+    QuantityView: {
+      /** @enum {string} */
+      id: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      unit: string;
+    };
+    RunKind: {
+      id: string;
+      words: string;
+    };
+    Said: {
+      /** @enum {string} */
+      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      place: string;
+      /** Format: double */
+      value: number;
     };
     Status: {
       trouble: string | null;
-      celsius: {
-        [key: string]: number;
-      };
+      said: components["schemas"]["Said"][];
       /** Format: date-time */
       answeredAt: string | null;
     };
@@ -1045,6 +1132,10 @@ export interface components {
       /** Format: date-time */
       happenedAt: string;
     };
+    Taken: {
+      /** Format: int32 */
+      readings: number;
+    };
     Taking: {
       /** Format: uuid */
       commandId: string;
@@ -1132,6 +1223,36 @@ export interface components {
     Proposal: {
       what: string;
       found: string;
+    };
+    MediaType: {
+      type: string;
+      subtype: string;
+      parameters: {
+        [key: string]: string;
+      };
+      /** Format: double */
+      qualityValue: number;
+      concrete: boolean;
+      wildcardType: boolean;
+      wildcardSubtype: boolean;
+      subtypeSuffix: string;
+      charset: string;
+    };
+    AttachmentView: {
+      /** Format: uuid */
+      id: string;
+      /** @enum {string} */
+      kind: "PHOTO" | "TRACE" | "PAIRING";
+      name: string;
+      mediaType: string;
+      /** Format: int32 */
+      size: number;
+      sha256: string | null;
+      /** Format: int64 */
+      runSeq: number | null;
+      /** Format: date-time */
+      addedAt: string;
+      addedBy: string;
     };
     Settlement: {
       taken: boolean;
@@ -1544,6 +1665,26 @@ export interface components {
       hinge: boolean;
       cracked: boolean;
       free: boolean;
+    };
+    ChannelView: {
+      instrument: string;
+      /** @enum {string} */
+      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      unit: string;
+      place: string;
+      /** Format: int32 */
+      samples: number;
+    };
+    RunView: {
+      /** Format: int64 */
+      seq: number;
+      kind: string;
+      words: string;
+      /** Format: date-time */
+      startedAt: string;
+      /** Format: date-time */
+      endedAt: string | null;
+      channels: components["schemas"]["ChannelView"][];
     };
     FunctionView: {
       function: string;
@@ -2958,7 +3099,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["InstrumentView"][];
+          "*/*": components["schemas"]["InstrumentsView"];
         };
       };
     };
@@ -3233,6 +3374,56 @@ export interface operations {
       };
     };
   };
+  log: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        seq: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv": string;
+        };
+      };
+    };
+  };
+  take: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        seq: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Taken"];
+        };
+      };
+    };
+  };
   photo: {
     parameters: {
       query: {
@@ -3285,7 +3476,7 @@ export interface operations {
       };
     };
   };
-  take: {
+  take_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3337,7 +3528,7 @@ export interface operations {
       };
     };
   };
-  log: {
+  log_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3454,6 +3645,63 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  all: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["AttachmentView"][];
+        };
+      };
+    };
+  };
+  add_1: {
+    parameters: {
+      query: {
+        attachmentId: string;
+        kind: "PHOTO" | "TRACE" | "PAIRING";
+        name: string;
+        runSeq?: number;
+      };
+      header: {
+        "Content-Type": components["schemas"]["MediaType"];
+      };
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": string;
+        "text/csv": string;
+        "application/octet-stream": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["AttachmentView"][];
+        };
       };
     };
   };
@@ -3710,6 +3958,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["SeparateView"];
+        };
+      };
+    };
+  };
+  runs: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["RunView"][];
         };
       };
     };
@@ -3972,7 +4242,30 @@ export interface operations {
       };
     };
   };
-  all: {
+  content: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        attachmentId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
+  all_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3987,12 +4280,12 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["InstrumentView"][];
+          "*/*": components["schemas"]["InstrumentsView"];
         };
       };
     };
   };
-  all_1: {
+  all_2: {
     parameters: {
       query?: never;
       header?: never;

@@ -7,46 +7,52 @@ import { Button } from "@/ui/Button";
 import { Choose, Field } from "@/ui/Field";
 import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
-import type { Instrument, Source } from "./useTools";
+import type { Channel, Instrument, Instruments, Source } from "./useTools";
 
-/** A thermometer by address; what it is asked is its own language. */
+const ON_A_SOURCE = "SOAK";
+const FIRST: Channel = { quantity: "TEMPERATURE", place: "FRAME", query: "MEAS:TEMP?" };
+/** Places the bench's own reckoning knows; any other word will do. */
+const PLACES = ["FRAME", "GLASS", "SOURCE"];
+
+/** An instrument by address; what it is asked is its own language, a question each. */
 export function InstrumentForm({
   instrument,
+  bench,
   sources,
   onClose,
 }: {
   instrument: Instrument | null;
+  bench: Instruments;
   sources: Source[];
   onClose: () => void;
 }) {
   const client = useQueryClient();
+  const [attends, setAttends] = useState(instrument?.attends ?? ON_A_SOURCE);
   const [sourceId, setSourceId] = useState(instrument?.sourceId ?? sources[0]?.id ?? "");
+  const [channels, setChannels] = useState<Channel[]>(instrument?.channels ?? [FIRST]);
   const [given, setGiven] = useState({
     name: instrument?.name ?? "",
     host: instrument?.host ?? "",
     port: String(instrument?.port ?? 5025),
-    frameQuery: instrument ? (instrument.frameQuery ?? "") : "MEAS:TEMP?",
-    glassQuery: instrument?.glassQuery ?? "",
-    surfaceQuery: instrument?.surfaceQuery ?? "",
   });
   const done = async () => {
     await client.invalidateQueries({ queryKey: keys.instruments });
     onClose();
   };
-  const question = (text: string) => (text.trim() === "" ? null : text.trim());
   const put = useSubmit(async () => {
     const port = Number(given.port);
     unwrap(
       await api.PUT("/api/instruments/{instrumentId}", {
-        params: { path: { instrumentId: instrument?.id ?? `thermometer-${Date.now().toString(36)}` } },
+        params: { path: { instrumentId: instrument?.id ?? `instrument-${Date.now().toString(36)}` } },
         body: {
           name: given.name,
           host: given.host.trim(),
           port: Number.isNaN(port) ? (given.port as unknown as number) : port,
-          sourceId,
-          frameQuery: question(given.frameQuery),
-          glassQuery: question(given.glassQuery),
-          surfaceQuery: question(given.surfaceQuery),
+          attends,
+          sourceId: attends === ON_A_SOURCE ? sourceId : null,
+          channels: channels
+            .filter((channel) => channel.query.trim() !== "")
+            .map((channel) => ({ ...channel, place: channel.place.trim(), query: channel.query.trim() })),
         },
       }),
     );
@@ -70,8 +76,10 @@ export function InstrumentForm({
       onChange={(e) => setGiven({ ...given, [id]: e.target.value })}
     />
   );
+  const change = (at: number, values: Partial<Channel>) =>
+    setChannels(channels.map((channel, i) => (i === at ? { ...channel, ...values } : channel)));
   return (
-    <Modal title={instrument ? instrument.name : "Another thermometer"} open onClose={onClose}>
+    <Modal title={instrument ? instrument.name : "Another instrument"} open onClose={onClose}>
       <form
         className="grid grid-cols-2 gap-3"
         noValidate
@@ -82,26 +90,89 @@ export function InstrumentForm({
       >
         {field("name", "What it is called")}
         <Choose
-          id="instrumentSource"
-          label="Stands beside"
-          value={sourceId}
-          onChange={(e) => setSourceId(e.target.value)}
+          id="attends"
+          label="Listens during"
+          value={attends}
+          onChange={(e) => setAttends(e.target.value)}
         >
-          {sources.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
+          {bench.runs.map((run) => (
+            <option key={run.id} value={run.id}>
+              {run.words}
             </option>
           ))}
         </Choose>
         {field("host", "Address in the shop")}
         {field("port", "Port")}
-        <p className="col-span-2 text-quiet">What to ask for each; empty where nothing measures it.</p>
-        {field("frameQuery", "Frame of the device")}
-        {field("glassQuery", "Glass of the device")}
-        {field("surfaceQuery", "Face of the source")}
+        {attends === ON_A_SOURCE && (
+          <Choose
+            id="instrumentSource"
+            label="Stands beside"
+            value={sourceId}
+            onChange={(e) => setSourceId(e.target.value)}
+          >
+            {sources.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </Choose>
+        )}
+        <p className="col-span-2 text-quiet">
+          What it measures, of what, and what to ask for it. FRAME and GLASS move the forecast of a soak.
+        </p>
+        <datalist id="places">
+          {PLACES.map((place) => (
+            <option key={place} value={place} />
+          ))}
+        </datalist>
+        {channels.map((channel, i) => (
+          <div key={i} className="col-span-2 grid grid-cols-[9.5rem_7rem_minmax(0,1fr)_auto] items-end gap-2">
+            <Choose
+              id={`quantity-${i}`}
+              label="Measures"
+              value={channel.quantity}
+              onChange={(e) => {
+                const quantity = bench.quantities.find((q) => q.id === e.target.value)?.id;
+                if (quantity) {
+                  change(i, { quantity });
+                }
+              }}
+            >
+              {bench.quantities.map((q) => (
+                <option key={q.id} value={q.id}>
+                  {q.id.toLowerCase()}, {q.unit}
+                </option>
+              ))}
+            </Choose>
+            <Field
+              id={`place-${i}`}
+              label="of"
+              list="places"
+              value={channel.place}
+              onChange={(e) => change(i, { place: e.target.value })}
+            />
+            <Field
+              id={`query-${i}`}
+              label="asked with"
+              value={channel.query}
+              onChange={(e) => change(i, { query: e.target.value })}
+            />
+            <Button
+              look="quiet"
+              aria-label={`Leave out ${channel.place}`}
+              disabled={channels.length === 1}
+              onClick={() => setChannels(channels.filter((_, at) => at !== i))}
+            >
+              ✕
+            </Button>
+          </div>
+        ))}
         <div className="col-span-2 flex flex-wrap gap-3">
           <Button type="submit" look="lamp" disabled={put.busy}>
             Keep
+          </Button>
+          <Button onClick={() => setChannels([...channels, { ...FIRST, place: "", query: "" }])}>
+            One more question
           </Button>
           {instrument && <Button onClick={() => void remove.submit(undefined)}>Take it off the list</Button>}
         </div>

@@ -5,14 +5,15 @@ import { temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
 import { SourceForm } from "./SourceForm";
-import { type Instrument, type Source, useInstruments, useSources } from "./useTools";
+import { type Instrument, type Instruments, type Source, useInstruments, useSources } from "./useTools";
 
 /** What this bench warms with, what was measured of it, and what measures. */
 export function ToolsPage() {
   const units = useUnits();
   const mayChange = useMay("CHANGE_TOOLS");
   const sources = useSources().data;
-  const instruments = useInstruments().data ?? [];
+  const bench = useInstruments().data;
+  const instruments = bench?.instruments ?? [];
   const [source, setSource] = useState<Source | "new" | null>(null);
   const [instrument, setInstrument] = useState<Instrument | "new" | null>(null);
   if (!sources) {
@@ -35,11 +36,7 @@ export function ToolsPage() {
           </ul>
         </section>
         <section aria-labelledby="instruments">
-          <Heading
-            id="instruments"
-            words="Thermometers"
-            add={mayChange ? () => setInstrument("new") : null}
-          />
+          <Heading id="instruments" words="Instruments" add={mayChange ? () => setInstrument("new") : null} />
           {instruments.length === 0 && (
             <p className="text-quiet">None yet. Any that speaks SCPI over TCP will do, by its address.</p>
           )}
@@ -47,13 +44,17 @@ export function ToolsPage() {
             {instruments.map((i) => (
               <Row key={i.id} name={i.name} onChange={mayChange ? () => setInstrument(i) : null}>
                 <p className="text-quiet">
-                  {i.host}:{i.port}, beside {sources.sources.find((s) => s.id === i.sourceId)?.name}
+                  {i.host}:{i.port}, {attends(i, bench, sources.sources)}
                 </p>
                 <p>
-                  {Object.entries(i.status.celsius).map(([what, celsius]) => (
-                    <span key={what} className="mr-4">
-                      {WHAT[what] ?? what}{" "}
-                      <span className="digits font-semibold">{temperature(celsius, units, 1)}</span>
+                  {i.status.said.map(({ quantity, place, value }) => (
+                    <span key={`${quantity} ${place}`} className="mr-4">
+                      {WHAT[place] ?? place}{" "}
+                      <span className="digits font-semibold">
+                        {quantity === "TEMPERATURE"
+                          ? temperature(value, units, 1)
+                          : `${value.toFixed(2)} ${bench?.quantities.find((q) => q.id === quantity)?.unit ?? ""}`}
+                      </span>
                     </span>
                   ))}
                 </p>
@@ -62,7 +63,7 @@ export function ToolsPage() {
             ))}
           </ul>
           <p className="mt-4 text-quiet">
-            While a device lies on its source, every answer is kept with that soak. Losing a thermometer stops
+            While what it attends to runs, every answer is kept with that run. Losing an instrument stops
             nothing.
           </p>
         </section>
@@ -75,15 +76,24 @@ export function ToolsPage() {
           onClose={() => setSource(null)}
         />
       )}
-      {instrument && (
+      {instrument && bench && (
         <InstrumentForm
           instrument={instrument === "new" ? null : instrument}
+          bench={bench}
           sources={sources.sources}
           onClose={() => setInstrument(null)}
         />
       )}
     </main>
   );
+}
+
+/** Beside which source, or for what else it stands there. */
+function attends(instrument: Instrument, bench: Instruments | undefined, sources: Source[]): string {
+  const beside = sources.find((s) => s.id === instrument.sourceId)?.name;
+  return beside
+    ? `beside ${beside}`
+    : `for: ${bench?.runs.find((run) => run.id === instrument.attends)?.words ?? instrument.attends}`;
 }
 
 const WHAT: Record<string, string> = { FRAME: "frame", GLASS: "glass", SOURCE: "source" };

@@ -4,6 +4,8 @@ import { keys } from "@/api/keys";
 
 export type Source = Schemas["SourceView"];
 export type Instrument = Schemas["InstrumentView"];
+export type Instruments = Schemas["InstrumentsView"];
+export type Channel = Instrument["channels"][number];
 
 /** What the bench owns to warm with. */
 export const useSources = () =>
@@ -12,7 +14,7 @@ export const useSources = () =>
     queryFn: async () => unwrap(await api.GET("/api/heat-sources")),
   });
 
-/** Its thermometers and how they do right now. */
+/** Its instruments and how they do right now. */
 export const useInstruments = () =>
   useQuery({
     queryKey: keys.instruments,

@@ -3,6 +3,7 @@ package ridgefall.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -185,10 +186,9 @@ class HeatTest {
         meter.put("name", "Far away");
         meter.put("host", "203.0.113.5");
         meter.put("port", 5025);
+        meter.put("attends", "SOAK");
         meter.put("sourceId", "plate-1");
-        meter.put("frameQuery", "MEAS:TEMP?");
-        meter.put("glassQuery", null);
-        meter.put("surfaceQuery", null);
+        meter.put("channels", List.of(Map.of("quantity", "TEMPERATURE", "place", "FRAME", "query", "MEAS:TEMP?")));
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("allowed"))
                 .isEqualTo("an address on the shop's own network");
         meter.put("host", "127.0.0.1");
@@ -196,7 +196,7 @@ class HeatTest {
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))
                 .isEqualTo("port");
         meter.put("port", 5025);
-        meter.put("frameQuery", "two\nlines");
+        meter.put("channels", List.of(Map.of("quantity", "TEMPERATURE", "place", "FRAME", "query", "two\nlines")));
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))
                 .isEqualTo("query");
     }

@@ -11,7 +11,7 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -125,21 +125,18 @@ class NodesTest {
             jdbc.sql("""
                             insert into instrument_lease (instrument_id, node, until)
                             values ('shared', gen_random_uuid(), now() + interval '4 seconds')""").update();
-            Map<String, Object> given = new HashMap<>(Map.of(
+            Map<String, Object> given = Map.of(
                     "name", "Shared thermocouple",
                     "host", "127.0.0.1",
                     "port", thermometer.getLocalPort(),
+                    "attends", "SOAK",
                     "sourceId", "plate-2",
-                    "frameQuery", "MEAS:TEMP?"));
-            given.put("glassQuery", null);
-            given.put("surfaceQuery", null);
+                    "channels", List.of(Map.of("quantity", "TEMPERATURE", "place", "FRAME", "query", "MEAS:TEMP?")));
             assertThat(here.send("PUT", "/api/instruments/shared", given).status())
                     .isEqualTo(200);
             await().atMost(SECONDS).untilAsserted(() -> {
-                assertThat(status(here).path("celsius").path("FRAME").asDouble())
-                        .isEqualTo(44.5);
-                assertThat(status(there).path("celsius").path("FRAME").asDouble())
-                        .isEqualTo(44.5);
+                assertThat(status(here).at("/said/0/value").asDouble()).isEqualTo(44.5);
+                assertThat(status(there).at("/said/0/value").asDouble()).isEqualTo(44.5);
             });
             // Both go round their instruments every two seconds.
             await().pollDelay(Duration.ofSeconds(5)).atMost(SECONDS).until(() -> callers.get() == 1);
@@ -156,7 +153,7 @@ class NodesTest {
     }
 
     private static JsonNode status(Client node) {
-        for (JsonNode instrument : node.get("/api/instruments").json()) {
+        for (JsonNode instrument : node.get("/api/instruments").json().get("instruments")) {
             if (instrument.get("id").asString().equals("shared")) {
                 return instrument.get("status");
             }

@@ -12,6 +12,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
@@ -153,6 +154,12 @@ final class Product implements AutoCloseable {
     @Override
     public void close() {
         script("stop");
+        try {
+            // Whoever looks for why a journey failed wants to know what the app said meanwhile.
+            Files.copy(data.resolve("app.log"), Path.of("target/app.log"), StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         run(List.of("rm", "-rf", data.toString()));
     }
 

@@ -13,6 +13,7 @@ import java.util.TreeSet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import ridgefall.app.instrument.Quantity;
 import ridgefall.app.instrument.Readings.Reading;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -29,8 +30,11 @@ final class HeatLog {
     static String of(Instant startedAt, List<Reading> readings) {
         StringBuilder csv = new StringBuilder(String.join(",", COLUMNS) + "\n");
         for (Reading reading : readings) {
+            if (reading.quantity() != Quantity.TEMPERATURE) {
+                continue;
+            }
             double seconds = Duration.between(startedAt, reading.readAt()).toMillis() / 1000.0;
-            csv.append(String.format(Locale.ROOT, "%.1f,%s,%.2f%n", seconds, reading.surface(), reading.celsius()));
+            csv.append(String.format(Locale.ROOT, "%.1f,%s,%.2f%n", seconds, reading.place(), reading.value()));
         }
         return csv.toString();
     }
@@ -56,7 +60,12 @@ final class HeatLog {
                 if (!SURFACES.contains(surface)) {
                     throw new NotAllowed(field(row, "surface"), surface, "one of " + SURFACES);
                 }
-                readings.add(new Reading(IMPORTED, surface, startedAt.plusMillis(Math.round(seconds * 1000)), celsius));
+                readings.add(new Reading(
+                        IMPORTED,
+                        Quantity.TEMPERATURE,
+                        surface,
+                        startedAt.plusMillis(Math.round(seconds * 1000)),
+                        celsius));
             }
             readings.sort(Comparator.comparing(Reading::readAt));
             return readings;

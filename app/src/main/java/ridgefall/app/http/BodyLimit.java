@@ -30,7 +30,11 @@ class BodyLimit extends OncePerRequestFilter {
     private static final Map<Pattern, Long> LONGER = Map.of(
             Pattern.compile("/api/(book|book-.*)(/.*)?"), 1L << 20,
             Pattern.compile("/api/stock/(preview|import)"), 4L << 20,
-            Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20);
+            Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20,
+            // Two hours of three channels at every other second.
+            Pattern.compile("/api/jobs/[^/]+/(heat|runs/[^/]+)/log"), 512L << 10,
+            // Each kind of file has a bound of its own below this one.
+            Pattern.compile("/api/jobs/[^/]+/attachments"), 1L << 20);
 
     private final long usualBytes;
     private final JsonMapper json;

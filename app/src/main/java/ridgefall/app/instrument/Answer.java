@@ -2,17 +2,13 @@ package ridgefall.app.instrument;
 
 import java.util.Locale;
 
-/** What an instrument's answer to a question for a temperature means. */
+/** What an instrument's answer to a question for a quantity means. */
 sealed interface Answer {
-    /** Beyond this no bench tool and no device is, °C. */
-    double LEAST_C = -40;
-
-    double GREATEST_C = 700;
-
     /** From here on SCPI means infinity or not a number. */
     double OVERLOAD = 9.8e37;
 
-    record Celsius(double value) implements Answer {}
+    /** In the unit of its quantity. */
+    record Value(double value) implements Answer {}
 
     /** @param because in words for the bench */
     record Unusable(String because) implements Answer {}
@@ -40,7 +36,8 @@ sealed interface Answer {
         }
     }
 
-    static Answer of(String line, Unit unit) {
+    /** @param unit of temperatures as this instrument gives them */
+    static Answer of(String line, Quantity quantity, Unit unit) {
         double value;
         try {
             value = Double.parseDouble(line.strip());
@@ -50,10 +47,10 @@ sealed interface Answer {
         if (Double.isNaN(value) || Math.abs(value) >= OVERLOAD) {
             return new Unusable("nothing to measure: probe open or out of range");
         }
-        double celsius = unit.celsius(value);
-        if (celsius < LEAST_C || celsius > GREATEST_C) {
-            return new Unusable("says " + Math.round(celsius) + " °C: can't be, another unit?");
+        double inOurs = quantity == Quantity.TEMPERATURE ? unit.celsius(value) : value;
+        if (inOurs < quantity.least() || inOurs > quantity.greatest()) {
+            return new Unusable("says " + Math.round(inOurs) + " " + quantity.unit() + ": can't be, another unit?");
         }
-        return new Celsius(celsius);
+        return new Value(inOurs);
     }
 }

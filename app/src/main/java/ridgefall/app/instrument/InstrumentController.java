@@ -2,6 +2,7 @@ package ridgefall.app.instrument;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,7 +15,11 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.instrument.Instruments.Instrument;
 import ridgefall.app.instrument.Watch.Status;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.job.TimerKind;
+import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 @RestController
@@ -34,50 +39,66 @@ class InstrumentController {
             String name,
             String host,
             int port,
-            String sourceId,
-            @Schema(nullable = true) String glassQuery,
-            @Schema(nullable = true) String frameQuery,
-            @Schema(nullable = true) String surfaceQuery) {}
+            String attends,
+            @Schema(nullable = true) String sourceId,
+            List<Channel> channels) {}
 
     record InstrumentView(
             String id,
             String name,
             String host,
             int port,
-            String sourceId,
-            @Schema(nullable = true) String glassQuery,
-            @Schema(nullable = true) String frameQuery,
-            @Schema(nullable = true) String surfaceQuery,
+            String attends,
+            @Schema(nullable = true) String sourceId,
+            List<Channel> channels,
             Status status) {}
 
+    /** What an instrument can attend to, and what it can measure. */
+    record RunKind(String id, String words) {}
+
+    record QuantityView(Quantity id, String unit) {}
+
+    record InstrumentsView(List<InstrumentView> instruments, List<RunKind> runs, List<QuantityView> quantities) {}
+
     @GetMapping
-    List<InstrumentView> all() {
-        return instruments.all().stream()
-                .map(i -> new InstrumentView(
-                        i.id(),
-                        i.name(),
-                        i.host(),
-                        i.port(),
-                        i.sourceId(),
-                        i.glassQuery(),
-                        i.frameQuery(),
-                        i.surfaceQuery(),
-                        watch.status(i.id())))
-                .toList();
+    InstrumentsView all() {
+        return new InstrumentsView(
+                instruments.all().stream()
+                        .map(i -> new InstrumentView(
+                                i.id(),
+                                i.name(),
+                                i.host(),
+                                i.port(),
+                                i.attends(),
+                                i.sourceId(),
+                                i.channels(),
+                                watch.status(i.id())))
+                        .toList(),
+                Course.CLOCKS.stream()
+                        .map(kind -> new RunKind(kind.id(), kind.words()))
+                        .toList(),
+                Stream.of(Quantity.values())
+                        .map(q -> new QuantityView(q, q.unit()))
+                        .toList());
     }
 
     @PutMapping("/{instrumentId}")
-    List<InstrumentView> put(@PathVariable String instrumentId, @RequestBody GivenInstrument given) {
+    InstrumentsView put(@PathVariable String instrumentId, @RequestBody GivenInstrument given) {
         Instrument instrument = new Instrument(
                 instrumentId,
                 given.name(),
                 given.host(),
                 given.port(),
+                given.attends(),
                 given.sourceId(),
-                given.glassQuery(),
-                given.frameQuery(),
-                given.surfaceQuery());
-        HeatSource.byId(sources.all(), instrument.sourceId());
+                given.channels());
+        List<String> kinds = Course.CLOCKS.stream().map(TimerKind::id).toList();
+        if (!kinds.contains(instrument.attends())) {
+            throw new NotAllowed("attends", instrument.attends(), "one of " + String.join(", ", kinds));
+        }
+        if (instrument.attends().equals(HeatFact.SOAK.id())) {
+            HeatSource.byId(sources.all(), Allowed.present("sourceId", instrument.sourceId()));
+        }
         Instruments.onOwnNetwork(instrument.host());
         instruments.put(instrument);
         watch.hangUp(instrumentId);

@@ -2,64 +2,49 @@ package ridgefall.app.instrument;
 
 import java.net.InetAddress;
 import java.net.UnknownHostException;
-import java.util.LinkedHashMap;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
+import tools.jackson.databind.json.JsonMapper;
 
-/** The thermometers of this bench, by address. */
+/** The instruments of this bench, by address. */
 @Repository
 class Instruments {
-    static final String SOURCE = "SOURCE";
+    private static final int MOST_CHANNELS = 12;
+    private static final String[][] OLD_QUESTIONS = {
+        {"frame_query", "FRAME"}, {"glass_query", "GLASS"}, {"surface_query", Channel.SOURCE}
+    };
 
     private final JdbcClient jdbc;
+    private final JsonMapper json;
 
-    Instruments(JdbcClient jdbc) {
+    Instruments(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
     /**
-     * @param sourceId the heat source beside which it stands
-     * @param glassQuery what asks for a temperature of the glass; null where nothing measures it
-     * @param frameQuery of the frame
-     * @param surfaceQuery of the source's own face
+     * @param attends the kind of clock whose run its answers belong to
+     * @param sourceId the heat source beside which it stands; null where what it attends to is no soak
+     * @param channels what it is asked, a question each
      */
     record Instrument(
-            String id,
-            String name,
-            String host,
-            int port,
-            String sourceId,
-            String glassQuery,
-            String frameQuery,
-            String surfaceQuery) {
+            String id, String name, String host, int port, String attends, String sourceId, List<Channel> channels) {
         Instrument {
             Allowed.text("id", id, 40);
             Allowed.text("name", name, 60);
             Allowed.text("host", host, 120);
             Allowed.between("port", port, 1, 65_535, "");
-            Allowed.text("sourceId", sourceId, 40);
-            for (String query : new String[] {glassQuery, frameQuery, surfaceQuery}) {
-                if (query != null && (query.isBlank() || query.length() > 80 || !query.matches("[ -~]+"))) {
-                    throw new NotAllowed("query", query, "1 to 80 plain characters on one line");
-                }
-            }
-            if (glassQuery == null && frameQuery == null && surfaceQuery == null) {
-                throw new NotAllowed("frameQuery", "missing", "at least one question to ask, such as MEAS:TEMP?");
-            }
-        }
-
-        /** What to ask, by what the answer is the temperature of. */
-        Map<String, String> queries() {
-            Map<String, String> queries = new LinkedHashMap<>();
-            queries.put("FRAME", frameQuery);
-            queries.put("GLASS", glassQuery);
-            queries.put(SOURCE, surfaceQuery);
-            queries.values().removeIf(query -> query == null);
-            return queries;
+            Allowed.text("attends", attends, 40);
+            Allowed.optionalText("sourceId", sourceId, 40);
+            channels = List.copyOf(Allowed.present("channels", channels));
+            Allowed.between("channels", channels.size(), 1, MOST_CHANNELS, "questions to ask, such as MEAS:TEMP?");
+            channels.forEach(Channel::checked);
         }
     }
 
@@ -78,24 +63,43 @@ class Instruments {
 
     List<Instrument> all() {
         return jdbc.sql("select * from instrument order by name")
-                .query(Instrument.class)
+                .query((row, n) -> new Instrument(
+                        row.getString("id"),
+                        row.getString("name"),
+                        row.getString("host"),
+                        row.getInt("port"),
+                        row.getString("attends"),
+                        row.getString("source_id"),
+                        channels(row)))
                 .list();
+    }
+
+    /** As kept; of instruments from before channels were, the three questions there were then. */
+    private List<Channel> channels(ResultSet row) throws SQLException {
+        List<Channel> channels = new ArrayList<>(List.of(json.readValue(row.getString("channels"), Channel[].class)));
+        if (channels.isEmpty()) {
+            for (String[] old : OLD_QUESTIONS) {
+                if (row.getString(old[0]) != null) {
+                    channels.add(new Channel(Quantity.TEMPERATURE, old[1], row.getString(old[0])));
+                }
+            }
+        }
+        return channels;
     }
 
     void put(Instrument instrument) {
         jdbc.sql("""
-                        insert into instrument (id, name, host, port, source_id, glass_query, frame_query, surface_query)
-                        values (:id, :name, :host, :port, :source, :glass, :frame, :surface)
-                        on conflict (id) do update set name = :name, host = :host, port = :port, source_id = :source,
-                            glass_query = :glass, frame_query = :frame, surface_query = :surface""")
+                        insert into instrument (id, name, host, port, attends, source_id, channels)
+                        values (:id, :name, :host, :port, :attends, :source, cast(:channels as jsonb))
+                        on conflict (id) do update set name = :name, host = :host, port = :port, attends = :attends,
+                            source_id = :source, channels = cast(:channels as jsonb)""")
                 .param("id", instrument.id())
                 .param("name", instrument.name())
                 .param("host", instrument.host())
                 .param("port", instrument.port())
+                .param("attends", instrument.attends())
                 .param("source", instrument.sourceId())
-                .param("glass", instrument.glassQuery())
-                .param("frame", instrument.frameQuery())
-                .param("surface", instrument.surfaceQuery())
+                .param("channels", json.writeValueAsString(instrument.channels()))
                 .update();
     }
 

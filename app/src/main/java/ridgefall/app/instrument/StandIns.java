@@ -27,9 +27,10 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Instruments.Instrument;
-import ridgefall.app.instrument.Readings.Soaking;
+import ridgefall.app.instrument.Readings.Run;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
@@ -80,19 +81,19 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 "Plate 1's own sensor (stand-in)",
                 host,
                 plate.getLocalPort(),
+                HeatFact.SOAK.id(),
                 SOURCE,
-                null,
-                null,
-                "MEAS:TEMP:SURF?"));
+                List.of(new Channel(Quantity.TEMPERATURE, Channel.SOURCE, "MEAS:TEMP:SURF?"))));
         instruments.put(new Instrument(
                 "stand-in-thermocouples",
                 "Two thermocouples (stand-in)",
                 host,
                 thermometer.getLocalPort(),
+                HeatFact.SOAK.id(),
                 SOURCE,
-                "MEAS:TEMP? (@102)",
-                "MEAS:TEMP? (@101)",
-                null));
+                List.of(
+                        new Channel(Quantity.TEMPERATURE, Surface.FRAME.name(), "MEAS:TEMP? (@101)"),
+                        new Channel(Quantity.TEMPERATURE, Surface.GLASS.name(), "MEAS:TEMP? (@102)"))));
         talking.execute(() -> accept(plate));
         talking.execute(() -> accept(thermometer));
     }
@@ -154,7 +155,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     }
 
     private double surface() {
-        Optional<Soaking> soaking = readings.soakingOn(SOURCE);
+        Optional<Run> soaking = readings.soakingOn(SOURCE);
         if (soaking.isEmpty()) {
             return idle();
         }
@@ -165,11 +166,11 @@ class StandIns implements ApplicationRunner, DisposableBean {
         return bench(soaking.get()).surfaceC(source, setup) + idle() - HeatQuestion.ROOM_C;
     }
 
-    private double since(Soaking soaking) {
+    private double since(Run soaking) {
         return Duration.between(soaking.startedAt(), clock.instant()).toMillis() / 1000.0;
     }
 
-    private StandInBench bench(Soaking soaking) {
+    private StandInBench bench(Run soaking) {
         Course course = jobs.course(soaking.jobId());
         HeatQuestion question = course.heatQuestion();
         return benches.get(HeatState.of(course.state()).soaks(), soaks -> new StandInBench(question, soaks, SEED));

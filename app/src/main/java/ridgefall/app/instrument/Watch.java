@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,10 +21,11 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Instruments.Instrument;
 import ridgefall.app.instrument.Readings.Reading;
-import ridgefall.app.instrument.Readings.Soaking;
+import ridgefall.app.instrument.Readings.Run;
+import ridgefall.core.heat.HeatFact;
 
 /**
- * Asks every instrument every two seconds and keeps what it says of a soak. Each is asked on its own thread: one that is
+ * Asks every instrument every two seconds and keeps what it says of a run. Each is asked on its own thread: one that is
  * slow, silent or lying keeps nobody waiting, is shown as what it is, and is called again. Of several nodes one asks
  * ({@link Leases}); the others show what it was told.
  */
@@ -53,14 +54,16 @@ class Watch implements DisposableBean {
      * How an instrument does.
      *
      * @param trouble null while it answers
-     * @param celsius the last usable answers, by what they are the temperature of
+     * @param said the last usable answers
      */
     record Status(
             @Schema(nullable = true) String trouble,
-            Map<String, Double> celsius,
+            List<Said> said,
             @Schema(nullable = true) Instant answeredAt) {
-        static final Status NEW = new Status("not asked yet", Map.of(), null);
+        static final Status NEW = new Status("not asked yet", List.of(), null);
     }
+
+    record Said(Quantity quantity, String place, double value) {}
 
     Status status(String instrumentId) {
         return leases.told(instrumentId).orElseGet(() -> own(instrumentId));
@@ -101,9 +104,11 @@ class Watch implements DisposableBean {
 
     /** Once round its questions; whoever asks decides when. */
     void ask(Instrument instrument) {
-        Optional<Soaking> soaking = readings.soakingOn(instrument.sourceId());
+        Optional<Run> run = instrument.attends().equals(HeatFact.SOAK.id())
+                ? readings.soakingOn(instrument.sourceId())
+                : readings.latest(instrument.attends());
         Status before = own(instrument.id());
-        Map<String, Double> said = new LinkedHashMap<>();
+        List<Said> said = new ArrayList<>();
         String trouble = null;
         try {
             ScpiLine line = lines.get(instrument.id());
@@ -111,15 +116,22 @@ class Watch implements DisposableBean {
                 line = new ScpiLine(instrument.host(), instrument.port(), PATIENCE);
                 lines.put(instrument.id(), line);
             }
-            Answer.Unit unit = Answer.Unit.of(line.ask("UNIT:TEMP?"));
-            for (Map.Entry<String, String> query : instrument.queries().entrySet()) {
-                Answer answer = Answer.of(line.ask(query.getValue()), unit);
-                if (answer instanceof Answer.Celsius celsius) {
-                    said.put(query.getKey(), celsius.value());
-                    soaking.ifPresent(soak -> readings.add(
-                            soak.jobId(),
-                            soak.soakSeq(),
-                            new Reading(instrument.name(), query.getKey(), clock.instant(), celsius.value())));
+            boolean thermometer =
+                    instrument.channels().stream().anyMatch(channel -> channel.quantity() == Quantity.TEMPERATURE);
+            Answer.Unit unit = thermometer ? Answer.Unit.of(line.ask("UNIT:TEMP?")) : Answer.Unit.CELSIUS;
+            for (Channel channel : instrument.channels()) {
+                Answer answer = Answer.of(line.ask(channel.query()), channel.quantity(), unit);
+                if (answer instanceof Answer.Value value) {
+                    said.add(new Said(channel.quantity(), channel.place(), value.value()));
+                    run.ifPresent(on -> readings.add(
+                            on.jobId(),
+                            on.seq(),
+                            new Reading(
+                                    instrument.name(),
+                                    channel.quantity(),
+                                    channel.place(),
+                                    clock.instant(),
+                                    value.value())));
                 } else if (answer instanceof Answer.Unusable unusable) {
                     trouble = unusable.because();
                 }
@@ -129,9 +141,7 @@ class Watch implements DisposableBean {
             hangUp(instrument.id());
         }
         Status status = new Status(
-                trouble,
-                said.isEmpty() ? before.celsius() : said,
-                said.isEmpty() ? before.answeredAt() : clock.instant());
+                trouble, said.isEmpty() ? before.said() : said, said.isEmpty() ? before.answeredAt() : clock.instant());
         statuses.put(instrument.id(), status);
         leases.told(instrument.id(), status);
     }

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.attach.Attachments;
 import ridgefall.app.job.Journal;
 import ridgefall.app.shop.Shop;
 
@@ -19,11 +20,13 @@ public class Owners {
     private static final long ONE_HOUR_MS = 3_600_000;
 
     private final JdbcClient jdbc;
+    private final Attachments attachments;
     private final Shop shop;
     private final Clock clock;
 
-    Owners(JdbcClient jdbc, Shop shop, Clock clock) {
+    Owners(JdbcClient jdbc, Attachments attachments, Shop shop, Clock clock) {
         this.jdbc = jdbc;
+        this.attachments = attachments;
         this.shop = shop;
         this.clock = clock;
     }
@@ -35,14 +38,15 @@ public class Owners {
                 .optional();
     }
 
-    /** Erases name, contact and photos of one job for good. */
+    /** Erases name, contact and files of one job for good. */
     @Transactional
     public boolean erase(UUID jobId) {
-        for (String table : List.of("owner_words", "owner_contact", "photo")) {
+        for (String table : List.of("owner_words", "owner_contact")) {
             jdbc.sql("delete from " + table + " where job_id = :job")
                     .param("job", jobId)
                     .update();
         }
+        attachments.erase(jobId);
         return jdbc.sql("update job set owner = :erased, owner_erased_at = :now where id = :job")
                         .param("erased", Journal.ERASED)
                         .param("now", clock.instant().atOffset(ZoneOffset.UTC))

@@ -110,7 +110,7 @@ public record JobView(
     public record TimerView(long seq, String kind, String words, Instant startedAt, int seconds) {
         static List<TimerView> running(Course course) {
             return course.state().running().stream()
-                    .map(t -> new TimerView(t.seq(), t.kind(), course.timing(t), t.startedAt(), t.seconds()))
+                    .map(t -> new TimerView(t.seq(), t.kind(), Course.timing(t), t.startedAt(), t.seconds()))
                     .toList();
         }
     }

@@ -57,7 +57,12 @@ class Security {
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(HttpMethod.POST, "/api/jobs/*/corrections")
                         .hasAnyRole(May.PROPOSE_CORRECTIONS.roles())
-                        .requestMatchers(HttpMethod.POST, "/api/jobs/*/parts", "/api/jobs/*/heat/*")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/api/jobs/*/parts",
+                                "/api/jobs/*/heat/*",
+                                "/api/jobs/*/runs/*/log",
+                                "/api/jobs/*/attachments")
                         .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.DELETE, "/api/jobs/*/parts")
                         .hasAnyRole(May.WORK_AT_THE_BENCH.roles())

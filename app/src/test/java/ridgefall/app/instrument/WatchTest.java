@@ -24,7 +24,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -37,12 +36,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.mockito.ArgumentCaptor;
 import ridgefall.app.instrument.Instruments.Instrument;
 import ridgefall.app.instrument.Readings.Reading;
-import ridgefall.app.instrument.Readings.Soaking;
+import ridgefall.app.instrument.Readings.Run;
 
 /** Instruments that are lost, slow, lying or send garbage are shown as that, and nothing else stops. */
 class WatchTest {
     private static final Instant NOW = Instant.parse("2026-03-02T09:00:00Z");
-    private static final Soaking SOAKING = new Soaking(new UUID(0, 7), 12, NOW.minusSeconds(60));
+    private static final Run SOAKING = new Run(new UUID(0, 7), 12, NOW.minusSeconds(60));
+
+    private static final List<Channel> FRAME = List.of(new Channel(Quantity.TEMPERATURE, "FRAME", "MEAS:TEMP?"));
 
     private final Readings readings = mock();
     private final Instruments instruments = mock();
@@ -77,8 +78,7 @@ class WatchTest {
             }
         });
         when(readings.soakingOn("plate-1")).thenReturn(Optional.of(SOAKING));
-        return new Instrument(
-                "t", "Thermocouple", "127.0.0.1", server.getLocalPort(), "plate-1", null, "MEAS:TEMP?", null);
+        return new Instrument("t", "Thermocouple", "127.0.0.1", server.getLocalPort(), "SOAK", "plate-1", FRAME);
     }
 
     /** In Celsius unless told otherwise. */
@@ -98,9 +98,9 @@ class WatchTest {
     private double kept() {
         ArgumentCaptor<Reading> reading = ArgumentCaptor.forClass(Reading.class);
         verify(readings).add(eq(SOAKING.jobId()), eq(12L), reading.capture());
-        assertThat(reading.getValue().surface()).isEqualTo("FRAME");
+        assertThat(reading.getValue().place()).isEqualTo("FRAME");
         assertThat(reading.getValue().readAt()).isEqualTo(NOW);
-        return reading.getValue().celsius();
+        return reading.getValue().value();
     }
 
     @Test
@@ -108,7 +108,40 @@ class WatchTest {
         watch.ask(thatSays("+4.53120000E+01\n"));
         assertThat(kept()).isCloseTo(45.312, within(1e-9));
         assertThat(watch.status("t").trouble()).isNull();
-        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 45.312);
+        assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 45.312));
+    }
+
+    @Test
+    void whateverItMeasuresIsKeptWithTheRunItAttendsTo() {
+        Instrument meter = thatAnswers(query -> query.equals("MEAS:CURR?") ? "+8.4E-01\n" : "+5.11\n");
+        Instrument charging = new Instrument(
+                "t",
+                "Power meter",
+                "127.0.0.1",
+                meter.port(),
+                "DRYING",
+                null,
+                List.of(
+                        new Channel(Quantity.CURRENT, "charger", "MEAS:CURR?"),
+                        new Channel(Quantity.VOLTAGE, "charger", "MEAS:VOLT?")));
+        when(readings.latest("DRYING")).thenReturn(Optional.of(new Run(new UUID(0, 8), 31, NOW)));
+        watch.ask(charging);
+        verify(readings).add(new UUID(0, 8), 31, new Reading("Power meter", Quantity.CURRENT, "charger", NOW, 0.84));
+        verify(readings).add(new UUID(0, 8), 31, new Reading("Power meter", Quantity.VOLTAGE, "charger", NOW, 5.11));
+    }
+
+    @Test
+    void whatNoSuchQuantityCanBeIsNoAnswer() {
+        Instrument meter = thatAnswers(query -> "+4.4E+02\n");
+        watch.ask(new Instrument(
+                "t",
+                "Power meter",
+                "127.0.0.1",
+                meter.port(),
+                "DRYING",
+                null,
+                List.of(new Channel(Quantity.VOLTAGE, "charger", "MEAS:VOLT?"))));
+        assertThat(watch.status("t").trouble()).isEqualTo("says 440 V: can't be, another unit?");
     }
 
     @Test
@@ -116,7 +149,7 @@ class WatchTest {
         Instrument instrument = thatSays("22.4\n");
         when(readings.soakingOn("plate-1")).thenReturn(Optional.empty());
         watch.ask(instrument);
-        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 22.4);
+        assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 22.4));
         verify(readings, never()).add(any(), eq(12L), any());
     }
 
@@ -188,7 +221,7 @@ class WatchTest {
         watch.ask(instrument);
         watch.ask(instrument);
         assertThat(watch.status("t").trouble()).isEqualTo("hung up");
-        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 50.0);
+        assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 50.0));
         watch.ask(instrument);
         assertThat(watch.status("t").trouble()).isNull();
         verify(readings, atLeast(2)).add(eq(SOAKING.jobId()), eq(12L), any());
@@ -200,7 +233,7 @@ class WatchTest {
         try (ServerSocket closed = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             nobody = closed.getLocalPort();
         }
-        watch.ask(new Instrument("t", "Gone", "127.0.0.1", nobody, "plate-1", null, "MEAS:TEMP?", null));
+        watch.ask(new Instrument("t", "Gone", "127.0.0.1", nobody, "SOAK", "plate-1", FRAME));
         assertThat(watch.status("t").trouble()).contains("refused");
     }
 
@@ -209,11 +242,13 @@ class WatchTest {
         Instrument instrument = thatSays("44.0\n");
         when(instruments.all()).thenReturn(List.of(instrument));
         when(leases.hold("t")).thenReturn(false);
-        when(leases.told("t")).thenReturn(Optional.of(new Watch.Status(null, Map.of("FRAME", 43.0), NOW)));
+        when(leases.told("t"))
+                .thenReturn(Optional.of(
+                        new Watch.Status(null, List.of(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 43.0)), NOW)));
         watch.askAll();
         verify(leases, timeout(5000)).hold("t");
         verify(readings, never()).add(any(), eq(12L), any());
-        assertThat(watch.status("t").celsius()).containsEntry("FRAME", 43.0);
+        assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 43.0));
     }
 
     @Test

@@ -17,7 +17,7 @@ import ridgefall.core.strip.StripState;
 
 /** The step that decides whether the front stays down. */
 public final class CleanStation implements StationRoom {
-    private static final TimerKind DRYING = new TimerKind("DRYING", "Solvent drying");
+    public static final TimerKind DRYING = new TimerKind("DRYING", "Solvent drying");
 
     /** Alcohol on a bare metal ledge is gone well within this; common practice. */
     private static final int DRYING_S = 90;

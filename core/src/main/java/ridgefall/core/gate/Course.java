@@ -83,6 +83,10 @@ public final class Course {
             SealFact.FAMILY,
             ProveFact.FAMILY);
 
+    /** Every kind of clock that runs at some station: whatever can be measured is measured while one runs. */
+    public static final List<TimerKind> CLOCKS =
+            List.of(HeatFact.SOAK, HeatFact.WORKABLE, CleanStation.DRYING, SealStation.PRESSING);
+
     private final DeviceProfile profile;
     private final List<Entry> journal;
     private final JobState state;
@@ -225,7 +229,7 @@ public final class Course {
 
     /** The facts of this job in words; {@code steps} are its own, where they are at hand. */
     public FactWords words(List<Step> steps) {
-        return FactWords.of(profile, steps, rooms, journal);
+        return FactWords.of(profile, steps, rooms, CLOCKS, journal);
     }
 
     /** What goes with the device at hand-over. */
@@ -234,9 +238,8 @@ public final class Course {
     }
 
     /** What a clock is about, in words. */
-    public String timing(Timer timer) {
-        return rooms.stream()
-                .flatMap(room -> room.timers().stream())
+    public static String timing(Timer timer) {
+        return CLOCKS.stream()
                 .filter(kind -> kind.id().equals(timer.kind()))
                 .map(TimerKind::words)
                 .findFirst()

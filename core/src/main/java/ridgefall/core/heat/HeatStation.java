@@ -22,7 +22,6 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
-import ridgefall.core.job.TimerKind;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
@@ -247,11 +246,6 @@ public final class HeatStation implements StationRoom {
 
     private static Ask celsius() {
         return new Ask("celsius", "Temperature", Ask.Kind.NUMBER, "C", null);
-    }
-
-    @Override
-    public List<TimerKind> timers() {
-        return List.of(HeatFact.SOAK, HeatFact.WORKABLE);
     }
 
     @Override

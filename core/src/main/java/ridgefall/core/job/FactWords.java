@@ -24,13 +24,14 @@ public record FactWords(
      * @param journal of the job: what was taken back is named by what it was
      */
     public static FactWords of(
-            DeviceProfile profile, List<Step> steps, List<? extends StationRoom> rooms, List<Entry> journal) {
+            DeviceProfile profile,
+            List<Step> steps,
+            List<? extends StationRoom> rooms,
+            List<TimerKind> clocks,
+            List<Entry> journal) {
         Map<String, String> titles = new HashMap<>();
-        Map<String, String> timers = new HashMap<>();
-        rooms.forEach(room -> {
-            titles.putAll(room.signOffs());
-            room.timers().forEach(kind -> timers.put(kind.id(), kind.words()));
-        });
+        rooms.forEach(room -> titles.putAll(room.signOffs()));
+        Map<String, String> timers = clocks.stream().collect(Collectors.toMap(TimerKind::id, TimerKind::words));
         steps.forEach(step -> titles.putIfAbsent(step.id(), step.title()));
         return new FactWords(
                 profile, titles, timers, journal.stream().collect(Collectors.toMap(Entry::seq, Entry::fact)));

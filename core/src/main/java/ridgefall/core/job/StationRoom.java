@@ -28,12 +28,7 @@ public interface StationRoom {
         return Map.of();
     }
 
-    /** The clocks that run here. */
-    default List<TimerKind> timers() {
-        return startable();
-    }
-
-    /** Those of them that a person starts and stops. */
+    /** The clocks that a person starts and stops here. */
     default List<TimerKind> startable() {
         return List.of();
     }

@@ -23,7 +23,7 @@ import ridgefall.core.strip.StripState;
 
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
-    private static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
+    public static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
     private static final int PRESSING_S = 120;
     private static final String STRAIGHT = "seal.straight";
 

@@ -17,6 +17,8 @@ import ridgefall.core.job.Family;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Timer;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
 
 /** Every fact belongs to one room, which remembers it. */
@@ -50,6 +52,14 @@ class FamiliesTest {
             String room = family.facts().getPackageName();
             assertThat(family.members()).allMatch(fact -> fact.getPackageName().equals(room));
         }
+    }
+
+    @Test
+    void everyClockThatAJobStartsIsOneThatInstrumentsCanAttendTo() {
+        assertThat(new Journey().toTheEnd().state().timers())
+                .extracting(Timer::kind)
+                .isNotEmpty()
+                .isSubsetOf(Course.CLOCKS.stream().map(TimerKind::id).toList());
     }
 
     static Stream<DeviceProfile> devices() {

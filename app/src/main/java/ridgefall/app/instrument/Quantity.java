@@ -1,0 +1,33 @@
+package ridgefall.app.instrument;
+
+/** What instruments at this bench measure, each in one unit; beyond its range an answer is none. */
+public enum Quantity {
+    TEMPERATURE("°C", -40, 700),
+    CURRENT("A", -20, 20),
+    VOLTAGE("V", -60, 60),
+    IRRADIANCE("mW/cm²", 0, 5000),
+    HUMIDITY("%", 0, 100),
+    PRESSURE("kPa", 0, 2000);
+
+    private final String unit;
+    private final double least;
+    private final double greatest;
+
+    Quantity(String unit, double least, double greatest) {
+        this.unit = unit;
+        this.least = least;
+        this.greatest = greatest;
+    }
+
+    public String unit() {
+        return unit;
+    }
+
+    public double least() {
+        return least;
+    }
+
+    public double greatest() {
+        return greatest;
+    }
+}
