@@ -36,6 +36,7 @@ import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Journals of every shipped device as they were written on 26 November 2026, wrong turns included: whatever the code has
@@ -91,6 +92,9 @@ class ReplayTest {
                     json.treeToValue(entry.get("fact"), Fact.class)));
         }
         JsonNode told = json.readTree(json.writeValueAsString(told(course(journal))));
+        // What is asked since then was not asked then; what was asked is answered as it was.
+        ((ObjectNode) told.get("answers"))
+                .retain(recorded.get("told").get("answers").propertyNames());
         assertThat(told.toPrettyString()).isEqualTo(recorded.get("told").toPrettyString());
     }
 

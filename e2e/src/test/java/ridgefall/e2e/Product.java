@@ -24,11 +24,18 @@ final class Product implements AutoCloseable {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
     private final Map<String, String> sessions = new ConcurrentHashMap<>();
+    private final String compilers;
     private final Path data;
     private final int port = freePort();
     private final int databasePort = freePort();
 
     Product() {
+        this("all");
+    }
+
+    /** @param compilers of the virtual machine: all or one */
+    Product(String compilers) {
+        this.compilers = compilers;
         try {
             data = Files.createTempDirectory("ridgefall-e2e");
             Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwxr-xr-x"));
@@ -87,6 +94,10 @@ final class Product implements AutoCloseable {
         return script("demo");
     }
 
+    void stop() {
+        script("stop");
+    }
+
     /** As if the power went: no shutdown hook runs. */
     void killApp() {
         try {
@@ -136,6 +147,7 @@ final class Product implements AutoCloseable {
                     .redirectOutput(output.toFile());
             builder.environment()
                     .putAll(Map.of(
+                            "RIDGEFALL_COMPILERS", compilers,
                             "RIDGEFALL_DATA", data.toString(),
                             "RIDGEFALL_PORT", Integer.toString(port),
                             "RIDGEFALL_DB_PORT", Integer.toString(databasePort)));
