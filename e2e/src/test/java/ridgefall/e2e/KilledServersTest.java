@@ -102,4 +102,11 @@ class KilledServersTest {
         bench.goOn();
         bench.awaitStep("intake.power");
     }
+
+    @Test
+    void startingARunningProductSaysSo(Visit visit) {
+        visit.browser();
+        assertThat(visit.product().start())
+                .contains("Ridgefall is already running at " + visit.product().url());
+    }
 }

@@ -39,11 +39,4 @@ class ResilienceTest {
         second.awaitStep("intake.battery");
         assertThat(bench.text()).doesNotContain("Someone was faster");
     }
-
-    @Test
-    void startingARunningProductSaysSo(Visit visit) {
-        visit.browser();
-        assertThat(visit.product().start())
-                .contains("Ridgefall is already running at " + visit.product().url());
-    }
 }

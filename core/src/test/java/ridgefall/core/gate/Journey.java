@@ -69,7 +69,7 @@ public final class Journey {
             @Override
             public List<HeatPlan> heat(HeatQuestion question) {
                 return heats.computeIfAbsent(
-                        question, asked -> asked.planner(HeatPlanner.QUICK).ranked(asked.sources()));
+                        question, asked -> asked.planner(WALKED_BENCHES).ranked(asked.sources()));
             }
 
             @Override
@@ -83,6 +83,8 @@ public final class Journey {
             }
         };
     }
+
+    private static final int WALKED_BENCHES = 3;
 
     private final DeviceProfile profile;
     private final Planning planning;
