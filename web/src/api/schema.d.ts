@@ -1188,6 +1188,7 @@ export interface components {
       | components["schemas"]["MarkRemoved"]
       | components["schemas"]["MishapSeen"]
       | components["schemas"]["NotWorthIt"]
+      | components["schemas"]["OwnerTold"]
       | components["schemas"]["PartReserved"]
       | components["schemas"]["PartReturned"]
       | components["schemas"]["PhotoTaken"]
@@ -2654,6 +2655,14 @@ export interface components {
        * @enum {string}
        */
       type: "NotWorthIt";
+    };
+    OwnerTold: {
+      how: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "OwnerTold";
     };
     PartReserved: {
       brings: (

@@ -24,6 +24,29 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
         return Optional.of(Station.PROVE);
     }
 
+    /** The owner knows that it can be fetched; {@code how} in words, such as by phone. */
+    record OwnerTold(String how) implements ProveFact {
+        @Override
+        public void check() {
+            Allowed.text("how", how, 80);
+        }
+
+        @Override
+        public ProveState after(ProveState before, Entry entry) {
+            return new ProveState(Optional.of(how), before.handedOverAt());
+        }
+
+        @Override
+        public Role by() {
+            return Role.DESK;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Owner told that it is ready: " + how;
+        }
+    }
+
     record HandedOver(String to) implements ProveFact {
         @Override
         public void check() {
@@ -32,7 +55,7 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
 
         @Override
         public ProveState after(ProveState before, Entry entry) {
-            return new ProveState(Optional.of(entry.happenedAt()));
+            return new ProveState(before.toldHow(), Optional.of(entry.happenedAt()));
         }
 
         @Override

@@ -51,8 +51,24 @@ public final class ProveStation implements StationRoom {
                                 Ask.Kind.TEXT,
                                 null,
                                 IntakeState.of(state).opened().owner())));
+        steps.add(told(state));
         steps.add(ProveState.of(state).handedOverAt().isPresent() ? over.answered("handed over") : over);
         return steps;
+    }
+
+    /** Whoever comes for it unasked need not be told. */
+    private static Step told(JobState state) {
+        Step step = Step.open(
+                        "prove.told",
+                        Station.PROVE,
+                        "Owner told that it is ready",
+                        "say what was kept and what was lost before they come",
+                        Step.other(
+                                "Told",
+                                new ProveFact.OwnerTold("?"),
+                                new Ask("how", "How", Ask.Kind.TEXT, null, "by phone")))
+                .asOptional();
+        return ProveState.of(state).toldHow().map(step::answered).orElse(step);
     }
 
     private static List<Step> proofs(DeviceProfile profile, JobState state) {
@@ -66,7 +82,7 @@ public final class ProveStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (DecideState.of(state).notWorthIt().isPresent() && fact instanceof ProveFact.HandedOver) {
+        if (DecideState.of(state).notWorthIt().isPresent() && fact instanceof ProveFact) {
             return holds;
         }
         if (fact instanceof JobFact.FunctionTested f) {

@@ -11,10 +11,12 @@ import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Timer;
 import ridgefall.core.prove.ProveFact.HandedOver;
+import ridgefall.core.prove.ProveFact.OwnerTold;
 
 /** Closed, every function is tried once more; then the device goes back with its page. */
 class ProveStationTest {
@@ -36,7 +38,21 @@ class ProveStationTest {
                         "after.light",
                         "after.sound",
                         "after.charge",
+                        "prove.told",
                         "prove.hand-over");
+    }
+
+    @Test
+    void theDeskTellsTheOwnerOnceItIsReadyAndNobodyMust() {
+        Fact told = new OwnerTold("by phone");
+        assertThat(new Journey().heldBy(told)).as("not before it is sealed").contains("seal.seal");
+        assertThat(Role.DESK.mayRecord(told)).isTrue();
+        Journey journey = sealed();
+        assertThat(journey.step("prove.told").open()).isFalse();
+        assertThat(journey.append(told).step("prove.told").answer()).isEqualTo("by phone");
+        assertThat(journey.toTheEnd().course().record().done())
+                .extracting(JobRecord.Line::words)
+                .contains("Owner told that it is ready: by phone");
     }
 
     @Test
@@ -58,10 +74,11 @@ class ProveStationTest {
     @Test
     void whatGoesBackUnrepairedIsHandedBackAndNothingMore() {
         Journey journey = new Journey().append(new NotWorthIt("too dear", "Hut warden"));
-        assertThat(journey.stepIds(Station.PROVE)).containsExactly("prove.hand-over");
+        assertThat(journey.stepIds(Station.PROVE)).containsExactly("prove.told", "prove.hand-over");
         assertThat(journey.stepIds(Station.HEAT)).isEmpty();
         assertThat(journey.step("prove.hand-over").title()).isEqualTo("Hand back unrepaired");
         assertThat(journey.heldBy(OVER)).isEmpty();
+        assertThat(journey.heldBy(new OwnerTold("by letter"))).isEmpty();
     }
 
     @Test
