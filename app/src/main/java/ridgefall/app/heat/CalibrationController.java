@@ -17,6 +17,7 @@ import ridgefall.app.heat.HeatViews.BandView;
 import ridgefall.app.instrument.Readings;
 import ridgefall.app.instrument.Readings.Reading;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.run.LogFile;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.tools.HeatSources;
 import ridgefall.core.gate.Course;
@@ -78,7 +79,7 @@ class CalibrationController {
     @PostMapping(path = "/log", consumes = MediaType.TEXT_PLAIN_VALUE)
     Kept importLog(@PathVariable UUID jobId, @RequestBody String csv) {
         Soak soak = last(jobId, jobs.course(jobId));
-        if (readings.of(jobId, soak.seq()).stream().anyMatch(r -> r.instrument().equals(HeatLog.IMPORTED))) {
+        if (readings.of(jobId, soak.seq()).stream().anyMatch(r -> r.instrument().equals(LogFile.IMPORTED))) {
             throw new NotAllowed("file", "a second log", "one imported log a soak");
         }
         List<Reading> read = HeatLog.read(csv, soak.startedAt());

@@ -86,7 +86,7 @@ class RunController {
     @PostMapping(path = "/{seq}/log", consumes = MediaType.TEXT_PLAIN_VALUE)
     Taken take(@PathVariable UUID jobId, @PathVariable long seq, @RequestBody String csv) {
         Timer run = run(jobs.course(jobId), seq);
-        if (readings.channels(jobId, seq).stream().anyMatch(c -> c.instrument().equals(RunLog.IMPORTED))) {
+        if (readings.channels(jobId, seq).stream().anyMatch(c -> c.instrument().equals(LogFile.IMPORTED))) {
             throw new NotAllowed("file", "a second log", "one imported log a run");
         }
         List<Reading> read = RunLog.read(csv, run.startedAt());

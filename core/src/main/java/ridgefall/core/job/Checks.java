@@ -51,7 +51,7 @@ public final class Checks {
                 : answered(step, given, "Works");
     }
 
-    public static String functionStepId(Phase phase, String functionId) {
+    static String functionStepId(Phase phase, String functionId) {
         return phase.name().toLowerCase(Locale.ROOT) + "." + functionId;
     }
 
