@@ -29,8 +29,9 @@ final class Product implements AutoCloseable {
     private final int port = freePort();
     private final int databasePort = freePort();
 
+    /** What lives for minutes does better without the compiler that pays off after hours. */
     Product() {
-        this("all");
+        this("one");
     }
 
     /** @param compilers of the virtual machine: all or one */
