@@ -4,6 +4,7 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceAccessMode;
 import org.junit.jupiter.api.parallel.ResourceLock;
@@ -12,5 +13,6 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @ExtendWith(RunningProduct.class)
+@Tag("alone")
 @ResourceLock(value = RunningProduct.NAME, mode = ResourceAccessMode.READ_WRITE)
 @interface AloneWithTheProduct {}
