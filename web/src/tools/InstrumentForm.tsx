@@ -79,7 +79,7 @@ export function InstrumentForm({
   const change = (at: number, values: Partial<Channel>) =>
     setChannels(channels.map((channel, i) => (i === at ? { ...channel, ...values } : channel)));
   return (
-    <Modal title={instrument ? instrument.name : "Another instrument"} open onClose={onClose}>
+    <Modal title={instrument ? instrument.name : "Another instrument"} wide open onClose={onClose}>
       <form
         className="grid grid-cols-2 gap-3"
         noValidate
@@ -126,7 +126,7 @@ export function InstrumentForm({
           ))}
         </datalist>
         {channels.map((channel, i) => (
-          <div key={i} className="col-span-2 grid grid-cols-[9.5rem_7rem_minmax(0,1fr)_auto] items-end gap-2">
+          <div key={i} className="col-span-2 grid grid-cols-[13rem_7rem_minmax(0,1fr)_auto] items-end gap-2">
             <Choose
               id={`quantity-${i}`}
               label="Measures"
