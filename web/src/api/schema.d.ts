@@ -945,6 +945,7 @@ export interface components {
       instruments: components["schemas"]["InstrumentView"][];
       runs: components["schemas"]["RunKind"][];
       quantities: components["schemas"]["QuantityView"][];
+      places: string[];
     };
     QuantityView: {
       /** @enum {string} */
@@ -954,6 +955,7 @@ export interface components {
     RunKind: {
       id: string;
       words: string;
+      onASource: boolean;
     };
     Said: {
       /** @enum {string} */

@@ -9,10 +9,7 @@ import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
 import type { Channel, Instrument, Instruments, Source } from "./useTools";
 
-const ON_A_SOURCE = "SOAK";
 const FIRST: Channel = { quantity: "TEMPERATURE", place: "FRAME", query: "MEAS:TEMP?" };
-/** Places the bench's own reckoning knows; any other word will do. */
-const PLACES = ["FRAME", "GLASS", "SOURCE"];
 
 /** An instrument by address; what it is asked is its own language, a question each. */
 export function InstrumentForm({
@@ -27,7 +24,8 @@ export function InstrumentForm({
   onClose: () => void;
 }) {
   const client = useQueryClient();
-  const [attends, setAttends] = useState(instrument?.attends ?? ON_A_SOURCE);
+  const [attends, setAttends] = useState(instrument?.attends ?? bench.runs[0]?.id ?? "");
+  const onASource = bench.runs.find((run) => run.id === attends)?.onASource ?? false;
   const [sourceId, setSourceId] = useState(instrument?.sourceId ?? sources[0]?.id ?? "");
   const [channels, setChannels] = useState<Channel[]>(instrument?.channels ?? [FIRST]);
   const [given, setGiven] = useState({
@@ -49,7 +47,7 @@ export function InstrumentForm({
           host: given.host.trim(),
           port: Number.isNaN(port) ? (given.port as unknown as number) : port,
           attends,
-          sourceId: attends === ON_A_SOURCE ? sourceId : null,
+          sourceId: onASource ? sourceId : null,
           channels: channels
             .filter((channel) => channel.query.trim() !== "")
             .map((channel) => ({ ...channel, place: channel.place.trim(), query: channel.query.trim() })),
@@ -103,7 +101,7 @@ export function InstrumentForm({
         </Choose>
         {field("host", "Address in the shop")}
         {field("port", "Port")}
-        {attends === ON_A_SOURCE && (
+        {onASource && (
           <Choose
             id="instrumentSource"
             label="Stands beside"
@@ -121,7 +119,7 @@ export function InstrumentForm({
           What it measures, of what, and what to ask for it. FRAME and GLASS move the forecast of a soak.
         </p>
         <datalist id="places">
-          {PLACES.map((place) => (
+          {bench.places.map((place) => (
             <option key={place} value={place} />
           ))}
         </datalist>

@@ -15,8 +15,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
+import ridgefall.core.gate.Course;
 import ridgefall.core.job.Role;
 
 /** Whatever is sent, the answer names field, value and allowed range, and nothing changes. */
@@ -45,6 +47,34 @@ class BadInputTest {
                         .path("seq")
                         .asLong())
                 .isEqualTo(1);
+    }
+
+    static Stream<String> types() {
+        return Course.facts().map(Class::getSimpleName);
+    }
+
+    /** Checked before anybody asks a fact whose it is or where it belongs. */
+    @ParameterizedTest
+    @MethodSource("types")
+    void aFactWithoutAnyOfItsValuesIsRefusedWhateverItIs(String type) {
+        assertThat(ansa.append(job, 1, Map.of("type", type)).status()).isBetween(400, 422);
+        Map<String, Object> signOff = Map.of(
+                "type", "HoldOverridden", "holdId", "heat.limit", "reason", "tried", "held", Map.of("type", type));
+        assertThat(app.signedIn(Role.LEAD).append(job, 1, signOff).status()).isBetween(400, 422);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{'type':'CheckAnswered','checkId':null,'answer':'PASS','reason':null}",
+                "{'type':'FunctionTested','functionId':'touch','phase':null,'answer':'PASS','reason':null}",
+                "{'type':'CrackDrawn','line':[null,null]}",
+                "{'type':'ScrewsCounted','direction':null,'screws':3}"
+            })
+    void aNullWhereAValueBelongsIsABadValue(String fact) {
+        assertThat(ansa.append(job, 1, Client.JSON.readTree(fact.replace('\'', '"')))
+                        .status())
+                .isEqualTo(400);
     }
 
     static Stream<Arguments> badFacts() {

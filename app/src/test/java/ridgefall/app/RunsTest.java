@@ -116,9 +116,15 @@ class RunsTest {
         assertThat(bring(id, "TRACE", "application/json", 300_000).json()).hasSize(1);
         assertThat(bring(id, "TRACE", "application/json", 299_999).status()).isEqualTo(422);
         assertThat(ansa.bytes(files() + "/" + id).body()).isEqualTo(new byte[300_000]);
-        assertThat(ansa.get("/api/jobs/" + ansa.openJob() + "/attachments/" + id)
+        job = ansa.openJob();
+        assertThat(ansa.get(files() + "/" + id).status()).isEqualTo(404);
+        assertThat(ansa.upload(
+                                files() + "?attachmentId=" + id + "&kind=TRACE&name=sweep.json",
+                                "application/json",
+                                new byte[300_000])
                         .status())
-                .isEqualTo(404);
+                .as("an id that stands for a file of another job")
+                .isEqualTo(422);
     }
 
     @Test

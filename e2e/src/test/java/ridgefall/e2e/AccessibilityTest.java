@@ -2,13 +2,14 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** No serious or critical finding of axe in any main view, in both themes; nothing runs off a narrow window. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class AccessibilityTest {
 
     /** Light in a wide window, dark in a narrow one: each view is met in both themes and both widths. */

@@ -6,13 +6,10 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.ResourceAccessMode;
-import org.junit.jupiter.api.parallel.ResourceLock;
 
-/** Journeys that stop or kill what runs, or look at how quick it is: no other goes on meanwhile. */
+/** Journeys that stop or kill what runs, or look at how quick it is: they come after all others, in a run of their own. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @ExtendWith(RunningProduct.class)
 @Tag("alone")
-@ResourceLock(value = RunningProduct.NAME, mode = ResourceAccessMode.READ_WRITE)
 @interface AloneWithTheProduct {}

@@ -6,12 +6,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** A device nobody shipped is drawn, used, given away and taken back. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class BookTest {
     @TempDir
     Path folder;

@@ -3,12 +3,13 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Every device of the book is taken in, decided and met by its part; what is special about a unit is said later. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class DevicesTest {
 
     @ParameterizedTest

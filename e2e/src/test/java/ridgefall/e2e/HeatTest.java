@@ -3,10 +3,11 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Soaks on the bench's own sources: chosen, judged, running side by side, measured. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class HeatTest {
 
     private static Browser prepared(Visit visit, String name, String password, String owner) {

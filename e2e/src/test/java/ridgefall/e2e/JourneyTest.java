@@ -4,11 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** One tablet from intake to hand-over, through the real interface. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class JourneyTest {
 
     @Test

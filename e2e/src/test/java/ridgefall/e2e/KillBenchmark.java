@@ -41,7 +41,7 @@ class KillBenchmark {
 
     @Test
     void underFourWriters() throws Exception {
-        try (Product product = new Product()) {
+        try (Product product = new Product("all")) {
             ExecutorService pool = Executors.newFixedThreadPool(WRITERS);
             List<Writer> writers = new ArrayList<>();
             List<Future<?>> running = new ArrayList<>();

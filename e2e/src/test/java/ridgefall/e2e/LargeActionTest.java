@@ -3,11 +3,12 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Where the one large action must not record: after a bad answer, at a stop, away from its station, against the plan. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class LargeActionTest {
 
     private static long recorded(Browser bench) {

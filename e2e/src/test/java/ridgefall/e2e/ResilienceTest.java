@@ -3,10 +3,11 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Browsers reload, cables are pulled, servers die: what was acknowledged stays, and timers stay right. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class ResilienceTest {
 
     @Test

@@ -3,10 +3,11 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** What front desk, technicians and leads are offered, and how one calls in the other. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class RolesTest {
 
     @Test

@@ -13,9 +13,6 @@ import org.openqa.selenium.WebDriverException;
 
 /** One product for all journeys of a run. Screens a journey leaves forget it and are taken by the next. */
 final class RunningProduct implements ParameterResolver, AfterEachCallback {
-    /** What journeys share or have to themselves. */
-    static final String NAME = "the running product";
-
     private static final Namespace SPACE = Namespace.create(RunningProduct.class);
 
     private record Bench(Product product, Deque<Browser> free) implements AutoCloseable {

@@ -6,11 +6,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Price lists show what they would change before they change it, and a wrong one changes nothing. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class ShelfTest {
     private static final String HEADER =
             "part_number,supplier,device,variant,kind,grade,brings,price,currency,pieces,lot\n";

@@ -8,11 +8,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** What is taken down of a device while its owner stands there. */
-@Journeys
+@ExtendWith(RunningProduct.class)
 class TakeInTest {
     private static final String PHOTO = "Photo of the device";
 

@@ -7,7 +7,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -68,16 +67,12 @@ public class Attachments {
 
     /**
      * @return false where it was there already
-     * @throws Problem when the id stands for another file
+     * @throws Problem when the id stands for another file, or one of another job
      * @throws NotAllowed when the job has as many of its kind as it may
      */
     @Transactional
     public boolean add(UUID jobId, New file) {
-        Optional<byte[]> there = hash(file.id());
-        if (there.isPresent()) {
-            if (!Arrays.equals(there.get(), file.sha256())) {
-                throw Problem.commandUsedBefore(file.id());
-            }
+        if (isThere(jobId, file)) {
             return false;
         }
         int count = jdbc.sql("select count(*) from attachment where job_id = :job and kind = :kind")
@@ -90,10 +85,11 @@ public class Attachments {
             throw new NotAllowed(
                     what, "number " + (count + 1), "at most " + file.kind().mostAJob() + " " + what + "s a job");
         }
-        jdbc.sql("""
+        int added = jdbc.sql("""
                         insert into attachment (id, job_id, kind, name, media_type, content, thumb, sha256, run_seq,
                             added_at, added_by)
-                        values (:id, :job, :kind, :name, :type, :content, :thumb, :hash, :run, :at, :by)""")
+                        values (:id, :job, :kind, :name, :type, :content, :thumb, :hash, :run, :at, :by)
+                        on conflict (id) do nothing""")
                 .param("id", file.id())
                 .param("job", jobId)
                 .param("kind", file.kind().name())
@@ -106,14 +102,24 @@ public class Attachments {
                 .param("at", clock.instant().atOffset(ZoneOffset.UTC))
                 .param("by", file.by())
                 .update();
-        return true;
+        // Somebody brought the same in this very moment.
+        return added > 0 || !isThere(jobId, file);
     }
 
-    private Optional<byte[]> hash(UUID id) {
-        return jdbc.sql("select sha256 from attachment where id = :id")
-                .param("id", id)
-                .query((row, n) -> row.getBytes(1))
+    /** @throws Problem when the id stands for another file, or one of another job */
+    private boolean isThere(UUID jobId, New file) {
+        Optional<Boolean> same = jdbc.sql("""
+                        select job_id = :job and (sha256 is null or sha256 = :hash) as same from attachment
+                        where id = :id""")
+                .param("job", jobId)
+                .param("hash", file.sha256())
+                .param("id", file.id())
+                .query(Boolean.class)
                 .optional();
+        if (same.isPresent() && !same.get()) {
+            throw Problem.commandUsedBefore(file.id());
+        }
+        return same.isPresent();
     }
 
     /** Whether the file of this id is the one; those from before hashes were kept, and erased ones, are taken at their word. */

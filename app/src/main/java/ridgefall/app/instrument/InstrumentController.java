@@ -54,11 +54,13 @@ class InstrumentController {
             Status status) {}
 
     /** What an instrument can attend to, and what it can measure. */
-    record RunKind(String id, String words) {}
+    record RunKind(String id, String words, boolean onASource) {}
 
     record QuantityView(Quantity id, String unit) {}
 
-    record InstrumentsView(List<InstrumentView> instruments, List<RunKind> runs, List<QuantityView> quantities) {}
+    /** @param places that the bench's own reckoning knows; any other word will do */
+    record InstrumentsView(
+            List<InstrumentView> instruments, List<RunKind> runs, List<QuantityView> quantities, List<String> places) {}
 
     @GetMapping
     InstrumentsView all() {
@@ -75,10 +77,12 @@ class InstrumentController {
                                 watch.status(i.id())))
                         .toList(),
                 Course.CLOCKS.stream()
-                        .map(kind -> new RunKind(kind.id(), kind.words()))
+                        .map(kind -> new RunKind(kind.id(), kind.words(), kind.equals(HeatFact.SOAK)))
                         .toList(),
                 Stream.of(Quantity.values())
                         .map(q -> new QuantityView(q, q.unit()))
+                        .toList(),
+                Stream.concat(Stream.of(HeatFact.Surface.values()).map(Enum::name), Stream.of(Channel.SOURCE))
                         .toList());
     }
 

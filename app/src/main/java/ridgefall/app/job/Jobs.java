@@ -89,10 +89,11 @@ public class Jobs {
         return row(jobId).map(row -> upTo(jobId, row));
     }
 
-    /** It has grown by what this node itself has written. */
-    void grown(UUID jobId, Course course) {
-        Known before = known.getIfPresent(jobId);
-        keep(jobId, new Known(course, before == null ? null : before.erasedAt));
+    /** It has grown by what this node itself has written, unless it was read anew meanwhile, such as without its owner. */
+    void grown(UUID jobId, Course here, Course there) {
+        if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+            known.asMap().computeIfPresent(jobId, (id, at) -> at.course == here ? new Known(there, at.erasedAt) : at);
+        }
     }
 
     private Optional<Row> row(UUID jobId) {

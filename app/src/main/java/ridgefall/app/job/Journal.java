@@ -110,10 +110,10 @@ public class Journal {
      */
     @Transactional
     public Outcome open(UUID commandId, Instant tappedAt, IntakeFact.JobOpened fact, String contact, SignedIn who) {
+        fact.check();
         if (!who.role().mayRecord(fact)) {
             return new Outcome.WrongRole(who.role());
         }
-        fact.check();
         Entry entry = new Entry(1, happenedAt(tappedAt, Instant.MIN), who.name(), who.role(), fact);
         if (!jobRow.add(commandId, plans.course(List.of(entry)))) {
             return repeated(commandId, commandId, fact).orElseThrow(() -> Problem.commandUsedBefore(commandId));
@@ -168,6 +168,8 @@ public class Journal {
     }
 
     private Outcome append(UUID jobId, Course here, Command command, SignedIn who) {
+        // Whose it is to record is asked of a fact that can be.
+        command.fact().check();
         if (!who.role().mayRecord(command.fact())) {
             return new Outcome.WrongRole(who.role());
         }
@@ -197,7 +199,7 @@ public class Journal {
         if (!moved) {
             return conflict(jobs.written(jobId).orElseThrow(), command);
         }
-        jobs.grown(jobId, there);
+        jobs.grown(jobId, here, there);
         events.publishEvent(new Changed(jobId, entry.seq()));
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
     }

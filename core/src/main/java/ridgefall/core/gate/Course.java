@@ -329,14 +329,14 @@ public final class Course {
     /** Clocks belong to the room that knows their kind. */
     private Optional<Station> station(Fact fact) {
         if (fact instanceof JobFact.TimerStarted f) {
-            return Optional.of(timing(f.kind()));
+            return Optional.of(stationOf(f.kind()));
         } else if (fact instanceof JobFact.TimerStopped f) {
-            return Optional.of(timing(f.kind()));
+            return Optional.of(stationOf(f.kind()));
         }
         return fact.station();
     }
 
-    private Station timing(String kind) {
+    private Station stationOf(String kind) {
         return rooms.stream()
                 .filter(room ->
                         room.startable().stream().anyMatch(known -> known.id().equals(kind)))
