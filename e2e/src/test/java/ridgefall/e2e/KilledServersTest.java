@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import ridgefall.e2e.RunningProduct.Visit;
 
@@ -13,34 +12,13 @@ import ridgefall.e2e.RunningProduct.Visit;
 class KilledServersTest {
 
     @Test
-    void aSecondScreenSeesATapWithinTwoSeconds(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Two screens", "cracked");
-        Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
-        second.open(bench.path());
-        second.awaitStep("intake.front");
-        // A machine that is busy with something else may be late once, not twice.
-        double quickest = Stream.of("intake.battery", "intake.power")
-                .mapToDouble(next -> {
-                    long tapped = System.nanoTime();
-                    bench.tap(" ");
-                    second.awaitStep(next);
-                    return (System.nanoTime() - tapped) / 1e9;
-                })
-                .min()
-                .orElseThrow();
-        assertThat(quickest).as("s until the second screen shows a tap").isLessThan(2);
-    }
-
-    @Test
-    void aServerKilledInTheMiddleOfASoakLosesNothingThatWasAcknowledged(Visit visit) {
+    void aServerKilledInTheMiddleOfASoakLosesNothingThatWasAcknowledged(Visit visit, Product product) {
         Browser bench = visit.browser().signIn();
         double endsAt = bench.startSoak("Killed server");
-        visit.product().killApp();
+        product.killApp();
         bench.awaitText("Timers go on");
         bench.awaitTimerEndsAt(endsAt);
-        long began = System.nanoTime();
-        assertThat(visit.product().start()).contains("is running at", "Ansa Orrick");
-        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(30));
+        assertThat(product.start()).contains("is running at", "Ansa Orrick");
         bench.awaitNoText("Timers go on");
         bench.awaitTimerEndsAt(endsAt);
         bench.reload();
@@ -50,10 +28,10 @@ class KilledServersTest {
     }
 
     @Test
-    void aDatabaseAwayForTwentySecondsIsSaidAndQueuedTapsArriveOnce(Visit visit) {
+    void aDatabaseAwayForTwentySecondsIsSaidAndQueuedTapsArriveOnce(Visit visit, Product product) {
         Browser bench = visit.browser().signIn().takeIn("Database away", "cracked");
         bench.awaitStep("intake.front");
-        visit.product().stopDatabase();
+        product.stopDatabase();
         long stopped = System.nanoTime();
         bench.tap(" ");
         bench.awaitText("The journal can't be reached.");
@@ -64,7 +42,7 @@ class KilledServersTest {
         long away = Duration.ofSeconds(20).toMillis()
                 - Duration.ofNanos(System.nanoTime() - stopped).toMillis();
         pause(away);
-        visit.product().startDatabase();
+        product.startDatabase();
         bench.awaitText("sound", Duration.ofSeconds(40));
         bench.awaitNoText("can't be reached");
         bench.awaitStep("intake.power");
@@ -80,8 +58,7 @@ class KilledServersTest {
     }
 
     @Test
-    void whicheverHalfWasKilledTheSameCommandHealsIt(Visit visit) {
-        Product product = visit.product();
+    void whicheverHalfWasKilledTheSameCommandHealsIt(Visit visit, Product product) {
         Browser bench = visit.browser().signIn().takeIn("Killed database", "cracked");
         product.killDatabase();
         bench.tap(" ");
@@ -104,9 +81,57 @@ class KilledServersTest {
     }
 
     @Test
-    void startingARunningProductSaysSo(Visit visit) {
-        visit.browser();
-        assertThat(visit.product().start())
-                .contains("Ridgefall is already running at " + visit.product().url());
+    void twoDevicesOnTwoSourcesKeepTimersAndForecastsOverARestartOfServerAndDatabase(Visit visit, Product product) {
+        Browser pad = atSoak(visit.browser().signIn(), "Two sources, left");
+        pad.goOn();
+        pad.awaitText("Soaking on Gel pad");
+        double padEnds = pad.soakEndsAt();
+        Browser plate = atSoak(visit.browser().signIn("Marn Ulscarth", "ridge-lead-33"), "Two sources, right");
+        plate.click("Sources and recipes");
+        plate.awaitText("why, or why not");
+        plate.clickIn("Plate 1", "Take");
+        plate.awaitText("on Plate 1 at");
+        plate.click("Start with this");
+        plate.awaitText("Soaking on Plate 1");
+        double plateEnds = plate.soakEndsAt();
+        isRight(pad, padEnds);
+
+        product.killApp();
+        pad.awaitText("Timers go on");
+        product.start();
+        pad.awaitNoText("Timers go on");
+        product.stopDatabase();
+        product.startDatabase();
+        pad.awaitNoText("can't be reached");
+        plate.awaitNoText("can't be reached");
+        pad.reload();
+        plate.reload();
+        isRight(pad, padEnds);
+        isRight(plate, plateEnds);
+
+        plate.click("It slipped");
+        plate.awaitText("lies on an edge only");
+        assertThat(pad.text()).doesNotContain("lies on an edge only");
+        // The stand-in thermocouples lie on the device on Plate 1, and on no other.
+        assertThat((String)
+                        plate.send("/api" + plate.path() + "/heat/log", null).get("body"))
+                .startsWith("seconds,surface,celsius")
+                .contains("FRAME", "GLASS", "SOURCE");
+        assertThat((String) pad.send("/api" + pad.path() + "/heat/log", null).get("body"))
+                .doesNotContain("FRAME");
+    }
+
+    private static Browser atSoak(Browser screen, String owner) {
+        return screen.takeIn(owner, "cracked").skipTo("heat.soak");
+    }
+
+    private static void isRight(Browser bench, double endsAt) {
+        bench.awaitText("coldest bond now");
+        bench.awaitTimerEndsAt(endsAt);
+    }
+
+    @Test
+    void startingARunningProductSaysSo(Product product) {
+        assertThat(product.start()).contains("Ridgefall is already running at " + product.url());
     }
 }

@@ -11,6 +11,16 @@ import ridgefall.e2e.RunningProduct.Visit;
 class ResilienceTest {
 
     @Test
+    void aSecondScreenSeesATap(Visit visit) {
+        Browser bench = visit.browser().signIn().takeIn("Two screens", "cracked");
+        Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        second.open(bench.path());
+        second.awaitStep("intake.front");
+        bench.tap(" ");
+        second.awaitStep("intake.battery");
+    }
+
+    @Test
     void aReloadInTheMiddleOfASoakLeavesTheTimerRightToTheSecond(Visit visit) {
         Browser bench = visit.browser().signIn();
         double endsAt = bench.startSoak("Reloaded hut");

@@ -23,8 +23,17 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         }
     }
 
-    /** What a journey is given: the product, and screens looking at it. */
-    record Visit(Product product, Deque<Browser> free, List<Browser> taken) {
+    /** What a journey is given: screens looking at the product. */
+    static final class Visit {
+        private final Product product;
+        private final Deque<Browser> free;
+        private final List<Browser> taken = new ArrayList<>();
+
+        private Visit(Bench bench) {
+            product = bench.product();
+            free = bench.free();
+        }
+
         Browser browser() {
             Browser left = free.poll();
             Browser browser = left == null ? new Browser(product) : left;
@@ -47,7 +56,13 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
-        return parameter.getParameter().getType() == Visit.class;
+        Class<?> type = parameter.getParameter().getType();
+        return type == Visit.class || type == Product.class && isAlone(context);
+    }
+
+    /** Only here is the product itself handed out: elsewhere another journey would find it killed. */
+    private static boolean isAlone(ExtensionContext context) {
+        return context.getRequiredTestClass().isAnnotationPresent(AloneWithTheProduct.class);
     }
 
     @Override
@@ -56,7 +71,10 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
                 .getStore(SPACE)
                 .getOrComputeIfAbsent(
                         "bench", key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()), Bench.class);
-        Visit visit = new Visit(bench.product(), bench.free(), new ArrayList<>());
+        if (parameter.getParameter().getType() == Product.class) {
+            return bench.product();
+        }
+        Visit visit = new Visit(bench);
         context.getStore(SPACE).put("visit", visit);
         return visit;
     }
