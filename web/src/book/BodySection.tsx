@@ -1,12 +1,21 @@
+import {
+  bodyBatteryReachValues,
+  bodyDeviceClassValues,
+  frontAdhesiveAnyOf0Values,
+  frontBuildValues,
+  frontHoldingValues,
+  frontPanelValues,
+  frontSeamValues,
+} from "@/api/schema";
 import { Choose, Field } from "@/ui/Field";
-import { CONFIDENCES, type Document, words } from "./document";
+import { CONFIDENCES, type Document } from "./document";
 import { Amount, Millimetres, Pick } from "./fields";
 import { LayersSection } from "./LayersSection";
-import { Ticks } from "./Ticks";
+import { Adhesives, SeatSection } from "./SeatSection";
 
+type Adhesive = NonNullable<Document["front"]["adhesive"]>;
 type Change = (next: (now: Document) => Document) => void;
 
-const ADHESIVES = ["STRIPS", "PRE_APPLIED", "DIE_CUT", "BEAD", "OPTICAL_LIQUID", "CLIPS"] as const;
 const EDGES = ["TOP", "RIGHT", "BOTTOM", "LEFT"] as const;
 const EDGE_LABELS = {
   TOP: "First edge from the landmark",
@@ -32,6 +41,7 @@ const SURE = [
   ["outline", "Outline"],
   ["border", "Border"],
   ["ledge", "Ledge"],
+  ["seat", "Seat"],
   ["body", "Mass and thickness"],
   ["body/layers", "Layers"],
   ["limits", "Limits"],
@@ -120,7 +130,7 @@ export function BodySection({ document, change }: { document: Document; change: 
         id="front-holding"
         label="Held by"
         value={front.holding}
-        options={["BONDED", "CLIPPED"]}
+        options={frontHoldingValues}
         onValue={(holding) =>
           setFront({
             holding,
@@ -132,14 +142,14 @@ export function BodySection({ document, change }: { document: Document; change: 
         id="front-build"
         label="Glass and panel"
         value={front.build}
-        options={["FUSED", "SEPARATE"]}
+        options={frontBuildValues}
         onValue={(build) => setFront({ build })}
       />
       <Pick
         id="front-seam"
         label="The tool enters"
         value={front.seam}
-        options={["GLASS_METAL", "GLASS_PLASTIC", "GLASS_GASKET", "GASKET_METAL"]}
+        options={frontSeamValues}
         onValue={(seam) => setFront({ seam })}
       />
       <Field
@@ -174,7 +184,7 @@ export function BodySection({ document, change }: { document: Document; change: 
           id="front-adhesive"
           label="Bonded with"
           value={front.adhesive ?? "PET_CARRIER_TAPE"}
-          options={["PET_CARRIER_TAPE", "ACRYLIC_FOAM_TAPE", "RUBBERY_BEAD"]}
+          options={frontAdhesiveAnyOf0Values as Adhesive[]}
           onValue={(adhesive) => setFront({ adhesive })}
         />
       )}
@@ -195,21 +205,29 @@ export function BodySection({ document, change }: { document: Document; change: 
         id="body-class"
         label="Class, for what is not known"
         value={body.deviceClass}
-        options={["METAL_TABLET", "PLASTIC_TABLET", "METAL_WATCH"]}
+        options={bodyDeviceClassValues}
         onValue={(deviceClass) => setBody({ deviceClass })}
       />
       <Pick
         id="body-reach"
         label="The battery is reached"
         value={body.batteryReach}
-        options={["BEFORE_HEAT", "FRONT_OPEN", "UNDER_PANEL"]}
+        options={bodyBatteryReachValues}
         onValue={(batteryReach) => setBody({ batteryReach })}
       />
-      <Ticks
-        label={`A new bond can be made with; the usual one first: ${document.adhesives.map(words).join(", ")}`}
-        options={ADHESIVES}
-        chosen={document.adhesives}
-        onChosen={(adhesives) => change((now) => ({ ...now, adhesives }))}
+      <Pick
+        id="front-panel"
+        label="Panel"
+        value={front.panel}
+        options={frontPanelValues}
+        onValue={(panel) => setFront({ panel })}
+      />
+      <Adhesives value={document} onValue={(values) => change((now) => ({ ...now, ...values }))} />
+      <SeatSection
+        id="doc"
+        seat={document.seat}
+        document={document}
+        onSeat={(seat) => change((now) => ({ ...now, seat }))}
       />
       <div className="col-span-full">
         <LayersSection document={document} change={change} />

@@ -16,7 +16,8 @@ import type { Flaw } from "./document";
 import { EdgeEditor } from "./EdgeEditor";
 import { ListEditor } from "./ListEditor";
 import { type ListName, LISTS } from "./lists";
-import { FateLists, VariantLists, WidthLists } from "./NestedLists";
+import { FateLists, JointLists, VariantLists, WidthLists } from "./NestedLists";
+import { Gaps, Orders } from "./Orders";
 import { useDraft } from "./useDraft";
 import { ScrollRegion } from "@/ui/ScrollRegion";
 
@@ -38,7 +39,9 @@ const SECTIONS: { id: string; words: string; lists: ListName[]; paths: string[] 
       "border",
       "ledge",
       "openingRadiusMm",
-      "adhesives",
+      "seat",
+      "seals",
+      "opticalBonds",
       "outline",
       "edgeNames",
     ],
@@ -46,9 +49,9 @@ const SECTIONS: { id: string; words: string; lists: ListName[]; paths: string[] 
   { id: "functions", words: "Functions", lists: ["functions"], paths: ["functions"] },
   {
     id: "inside",
-    words: "Plugs and screws",
-    lists: ["connectors", "screws", "shields"],
-    paths: ["connectors", "screws", "shields"],
+    words: "Inside",
+    lists: ["inside", "connectors", "screws"],
+    paths: ["inside", "connectors", "screws"],
   },
   {
     id: "carry",
@@ -216,6 +219,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
         ))}
       {shown?.id !== "edge" && (
         <ScrollRegion label={shown?.words ?? ""} className="space-y-6">
+          <Gaps gaps={draft.gaps.filter((gap) => belongs(gap, shown?.paths ?? []))} />
           {shown?.id === "body" && (
             <>
               <div className="flex items-center gap-3">
@@ -227,6 +231,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
               <BodySection document={document} change={change} />
             </>
           )}
+          {shown?.id === "inside" && <Orders orders={draft.orders} />}
           {shown?.lists.map((list) => (
             <ListEditor
               key={list}
@@ -234,10 +239,12 @@ function DeviceEditor({ detail }: { detail: Detail }) {
               entries={document[list]}
               columns={LISTS[list].columns}
               fresh={LISTS[list].fresh}
+              document={document}
               onChange={(entries) => change((now) => ({ ...now, [list]: entries }))}
             />
           ))}
           {shown?.id === "body" && <WidthLists document={document} change={change} />}
+          {shown?.id === "carry" && <JointLists document={document} change={change} />}
           {shown?.id === "repairs" && <FateLists document={document} change={change} />}
           {shown?.id === "variants" && <VariantLists document={document} change={change} />}
         </ScrollRegion>

@@ -45,7 +45,7 @@ export function EdgeSheet({ document, edge, chosen, wrong, onChoose, onSet, onBe
             strokeWidth={1.5 * px}
             strokeDasharray={screw.hidden ? `${2 * px}` : undefined}
           >
-            <title>{`${screw.driver}, ${screw.lengthMm} mm, layer ${screw.layer}`}</title>
+            <title>{`${screw.driver}, ${screw.underHeadMm} mm, layer ${screw.layer}`}</title>
           </circle>
         ))}
         {longestFirst(document.features).map((feature) => (

@@ -1,5 +1,6 @@
 import { Choose, Field } from "@/ui/Field";
-import { type Confidence, CONFIDENCES, FEATURE_KINDS, type Feature } from "./document";
+import { featureKindValues } from "@/api/schema";
+import { type Confidence, CONFIDENCES, type Feature } from "./document";
 import { Millimetres } from "./fields";
 
 const SLIPS: [number, string][] = [
@@ -30,7 +31,7 @@ export function FeatureForm({
         value={feature.kind}
         onChange={(e) => onSet({ kind: e.target.value as Feature["kind"] })}
       >
-        {FEATURE_KINDS.map((kind) => (
+        {featureKindValues.map((kind) => (
           <option key={kind} value={kind}>
             {kind.toLowerCase()}
           </option>

@@ -1,14 +1,22 @@
 import { Plus, Trash2 } from "lucide-react";
 import { Button } from "@/ui/Button";
-import { freshId, words } from "./document";
+import { type Document, freshId, words } from "./document";
+import { numbersOf, told, valueAt, withValueAt } from "./entries";
 import { Ticks } from "./Ticks";
 
-/** How one field of an entry is typed; {@code options} are values and words, {@code several} ticks many of them. */
+/**
+ * How one field of an entry is typed. {@code several} ticks many of some options, {@code numbers} is an object of numbers
+ * (or many of them) typed in a row.
+ */
 export interface Column {
+  /** The name, or of a part of an entry both names with a point between. */
   field: string;
   label: string;
-  kind: "text" | "number" | "tick" | "choose" | "several";
-  options?: readonly string[];
+  kind: "text" | "number" | "tick" | "choose" | "several" | "numbers";
+  options?: readonly string[] | ((document: Document) => readonly string[]);
+  /** What the numbers are called in the document, in the order they are typed. */
+  names?: readonly string[];
+  many?: boolean;
   /** An empty field means none. */
   mayBeNone?: boolean;
   wide?: boolean;
@@ -24,6 +32,7 @@ export function ListEditor({
   entries,
   columns,
   fresh,
+  document,
   onChange,
 }: {
   title: string;
@@ -31,10 +40,12 @@ export function ListEditor({
   columns: readonly Column[];
   /** A new entry, but for its id. */
   fresh: Entry;
+  /** What the options of some columns are taken from. */
+  document?: Document;
   onChange: (entries: Entry[]) => void;
 }) {
   const set = (index: number, field: string, value: unknown) =>
-    onChange(entries.map((entry, i) => (i === index ? { ...entry, [field]: value } : entry)));
+    onChange(entries.map((entry, i) => (i === index ? withValueAt(entry, field, value) : entry)));
   return (
     <section>
       <div className="mb-1 flex items-center gap-3">
@@ -70,7 +81,14 @@ export function ListEditor({
                   key={column.field}
                   id={`${title}-${index}-${column.field}`}
                   column={column}
-                  value={entry[column.field]}
+                  value={valueAt(entry, column.field)}
+                  options={
+                    typeof column.options === "function"
+                      ? document
+                        ? column.options(document).filter((id) => id !== entry["id"])
+                        : []
+                      : (column.options ?? [])
+                  }
                   onValue={(value) => set(index, column.field, value)}
                 />
               ))}
@@ -93,11 +111,13 @@ function Cell({
   id,
   column,
   value,
+  options,
   onValue,
 }: {
   id: string;
   column: Column;
   value: unknown;
+  options: readonly string[];
   onValue: (value: unknown) => void;
 }) {
   if (column.kind === "tick") {
@@ -114,14 +134,7 @@ function Cell({
     );
   }
   if (column.kind === "several") {
-    return (
-      <Ticks
-        label={column.label}
-        options={column.options ?? []}
-        chosen={value as string[]}
-        onChosen={onValue}
-      />
-    );
+    return <Ticks label={column.label} options={options} chosen={value as string[]} onChosen={onValue} />;
   }
   return (
     <label htmlFor={id} className={column.wide ? "col-span-2 block" : "block"}>
@@ -134,7 +147,7 @@ function Cell({
           onChange={(e) => onValue(e.target.value === "" ? null : e.target.value)}
         >
           {column.mayBeNone && <option value="">none</option>}
-          {column.options?.map((option) => (
+          {options.map((option) => (
             <option key={option} value={option}>
               {words(option)}
             </option>
@@ -145,7 +158,7 @@ function Cell({
           id={id}
           className={BOX}
           inputMode={column.kind === "number" ? "decimal" : "text"}
-          defaultValue={typeof value === "string" || typeof value === "number" ? value : ""}
+          defaultValue={column.names ? told(value, column.names) : told(value, [])}
           onChange={(e) => onValue(read(e.target.value, column))}
         />
       )}
@@ -157,6 +170,9 @@ function Cell({
 function read(text: string, column: Column): unknown {
   if (text.trim() === "" && column.mayBeNone) {
     return null;
+  }
+  if (column.names) {
+    return numbersOf(text, column.names, column.many ?? false);
   }
   const plain = text.trim().replace(",", ".");
   return column.kind === "number" && plain !== "" && Number.isFinite(Number(plain)) ? Number(plain) : text;

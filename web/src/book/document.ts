@@ -5,21 +5,6 @@ export type Feature = Schemas["Feature"];
 export type Flaw = Schemas["Flaw"];
 export type Confidence = Document["confidence"][string];
 
-export const FEATURE_KINDS: Feature["kind"][] = [
-  "CABLE",
-  "KEY",
-  "CAMERA",
-  "SENSOR",
-  "MICROPHONE",
-  "ANTENNA",
-  "MAGNET",
-  "PORT",
-  "CLIP",
-  "GASKET",
-  "WINDOW",
-  "NOTCH",
-];
-
 /** The surest first, as the bench says them. */
 export const CONFIDENCES: [Confidence, string][] = [
   ["MEASURED", "measured here"],

@@ -1,30 +1,45 @@
-import { FEATURE_KINDS } from "./document";
+import {
+  connectorFamilyValues,
+  connectorRoleValues,
+  coverKindValues,
+  featureKindValues,
+  functionFateFateValues,
+  functionTestableWhenValues,
+  insideHoldValues,
+  insideKindValues,
+  pairedPartMethodValues,
+  repairNeedsValues as BRINGS,
+  repairOldFrontValues,
+  repairCuresValues as SYMPTOMS,
+  repairPartsValues,
+} from "@/api/schema";
+import type { Document } from "./document";
 import type { Column } from "./ListEditor";
 
-const SYMPTOMS = [
-  "CRACKED_GLASS",
-  "DEAD_TOUCH",
-  "GHOST_TOUCH",
-  "FLICKER",
-  "DEAD_PICTURE",
-  "PALE_PATCH",
-  "LOOSE_FRONT",
-  "BROKEN_CLIP",
-] as const;
-const BRINGS = [
-  "TAPE",
-  "DIE_CUT_RING",
-  "CAMERA_BRACKET",
-  "MAGNETS",
-  "INSULATION",
-  "HOME_KEY",
-  "SENSOR_INSERT",
-  "ANTENNA",
-  "CLIPS",
-  "GASKET",
-  "CHIP",
-  "DISPLAY_CABLE",
-] as const;
+/** All that can lie over something or be held: the front, what lies inside, parts to carry over. */
+const things = (document: Document) => [
+  "front",
+  ...document.inside.map((thing) => thing.id),
+  ...document.carryOvers.map((part) => part.id),
+];
+const functions = (document: Document) => document.functions.map((one) => one.id);
+
+/** Numbers of a row, in words; none for what nobody has looked at. */
+const PLACE: Column = {
+  field: "place",
+  label: "at x y, mm",
+  kind: "numbers",
+  names: ["xMm", "yMm"],
+  mayBeNone: true,
+};
+const AREA: Column = {
+  field: "area",
+  label: "at x y, wide, high, mm",
+  kind: "numbers",
+  names: ["xMm", "yMm", "widthMm", "heightMm"],
+  mayBeNone: true,
+};
+const COVERED: Column = { field: "coveredBy", label: "covered by", kind: "several", options: things };
 
 const ID: Column = { field: "id", label: "id", kind: "text" };
 const WORDS: Column = { field: "words", label: "called", kind: "text", wide: true };
@@ -42,7 +57,7 @@ export const VARIANT_FEATURES: List = {
   columns: [
     ID,
     WORDS,
-    { field: "kind", label: "kind", kind: "choose", options: FEATURE_KINDS },
+    { field: "kind", label: "kind", kind: "choose", options: featureKindValues },
     { field: "fromMm", label: "from, mm", kind: "number" },
     { field: "lengthMm", label: "length, mm", kind: "number" },
     { field: "depthMm", label: "no deeper, mm", kind: "number", mayBeNone: true },
@@ -72,11 +87,29 @@ export const EXCEPTIONS: Omit<List, "title"> = {
   fresh: { fromMm: 0, lengthMm: 10, valueMm: 2 },
 };
 
+/** Plastic, paint or film that a solvent must not meet. */
+export const PLASTICS: Omit<List, "title"> = {
+  columns: [
+    ID,
+    WORDS,
+    { field: "fromMm", label: "from, mm", kind: "number" },
+    { field: "lengthMm", label: "length, mm", kind: "number" },
+    { field: "inwardMm", label: "off the ledge, mm", kind: "number" },
+  ],
+  fresh: { words: "plastic", fromMm: 0, lengthMm: 10, inwardMm: 0 },
+};
+
+/** Soldered joints of a board that moves. */
+export const JOINTS: Omit<List, "title"> = {
+  columns: [ID, WORDS, { ...PLACE, mayBeNone: false }],
+  fresh: { words: "joint", place: { xMm: 10, yMm: 10 } },
+};
+
 /** What becomes of the functions with one repair. */
 export const FATES: Omit<List, "title"> = {
   columns: [
-    { field: "functionId", label: "function", kind: "text" },
-    { field: "fate", label: "is", kind: "choose", options: ["KEPT", "AT_RISK", "LOST"] },
+    { field: "functionId", label: "function", kind: "choose", options: functions },
+    { field: "fate", label: "is", kind: "choose", options: functionFateFateValues },
     { field: "how", label: "how, or why", kind: "text", wide: true },
   ],
   fresh: { functionId: "picture", fate: "KEPT", how: "" },
@@ -89,7 +122,7 @@ export const LISTS = {
     columns: [
       ID,
       WORDS,
-      { field: "testableWhen", label: "can be tested", kind: "several", options: ["OPEN", "CLOSED"] },
+      { field: "testableWhen", label: "can be tested", kind: "several", options: functionTestableWhenValues },
       { field: "failsAs", label: "failing means", kind: "choose", options: SYMPTOMS, mayBeNone: true },
     ],
     fresh: { words: "new function", testableWhen: ["OPEN", "CLOSED"], failsAs: null },
@@ -99,24 +132,35 @@ export const LISTS = {
     columns: [
       ID,
       WORDS,
-      {
-        field: "family",
-        label: "family",
-        kind: "choose",
-        options: ["FLEX", "PRESS_PLUG", "FLIP_LATCH", "SLIDE_IN_PLUG", "FLAP_SOCKET", "COAX_PLUG"],
-      },
+      { field: "role", label: "for", kind: "choose", options: connectorRoleValues },
+      { field: "family", label: "family", kind: "choose", options: connectorFamilyValues },
       { field: "latchSide", label: "latch opens", kind: "text", mayBeNone: true },
       { field: "stackOrder", label: "order, 1 lowest", kind: "number" },
       { field: "seatingProof", label: "home when", kind: "text", mayBeNone: true },
+      PLACE,
+      { field: "cable.from", label: "cable belongs to", kind: "choose", options: things, mayBeNone: true },
+      {
+        field: "cable.route",
+        label: "its way, x y and so on, mm",
+        kind: "numbers",
+        names: ["xMm", "yMm"],
+        many: true,
+      },
+      { field: "cable.tight", label: "too short to lift that", kind: "tick" },
       { field: "needsIsolation", label: "battery out first", kind: "tick" },
+      COVERED,
     ],
     fresh: {
       words: "new plug",
       family: "PRESS_PLUG",
+      role: "FRONT",
       latchSide: null,
       stackOrder: 1,
       seatingProof: null,
       needsIsolation: true,
+      place: null,
+      coveredBy: ["front"],
+      cable: { from: "front", tight: false, route: [] },
     },
   },
   screws: {
@@ -126,31 +170,52 @@ export const LISTS = {
       { field: "xMm", label: "x, mm", kind: "number" },
       { field: "yMm", label: "y, mm", kind: "number" },
       { field: "driver", label: "driver", kind: "text" },
-      { field: "lengthMm", label: "length, mm", kind: "number" },
       { field: "head", label: "head", kind: "text" },
+      { field: "threadMm", label: "thread, mm", kind: "number" },
+      { field: "underHeadMm", label: "under the head, mm", kind: "number" },
+      { field: "stackMm", label: "clamps, mm", kind: "number", mayBeNone: true },
+      { field: "threadedMm", label: "threaded below, mm", kind: "number", mayBeNone: true },
       { field: "layer", label: "layer", kind: "number" },
+      { field: "holds", label: "holds", kind: "choose", options: things, mayBeNone: true },
       { field: "hidden", label: "hidden", kind: "tick" },
       { field: "laterLayer", label: "later layer", kind: "tick" },
+      COVERED,
     ],
     fresh: {
       xMm: 10,
       yMm: 10,
       driver: "cross 00",
-      lengthMm: 3,
       head: "flat",
+      threadMm: 1.4,
+      underHeadMm: 3,
+      stackMm: null,
+      threadedMm: null,
       layer: 1,
       hidden: false,
       laterLayer: false,
+      coveredBy: [],
+      holds: null,
     },
   },
-  shields: {
-    title: "Shields",
+  inside: {
+    title: "Shields, plates, tapes, panel, battery, back",
     columns: [
       ID,
       WORDS,
-      { field: "hold", label: "held", kind: "choose", options: ["SLIDES", "HOOKED", "GLUED", "SCREWED"] },
+      { field: "kind", label: "kind", kind: "choose", options: insideKindValues },
+      { field: "hold", label: "held", kind: "choose", options: insideHoldValues },
+      { field: "layer", label: "layer", kind: "number" },
+      AREA,
+      COVERED,
     ],
-    fresh: { words: "new shield", hold: "SLIDES" },
+    fresh: {
+      words: "new shield",
+      kind: "SHIELD",
+      hold: "SLIDES",
+      area: null,
+      layer: 1,
+      coveredBy: ["front"],
+    },
   },
   carryOvers: {
     title: "Carry over",
@@ -166,8 +231,19 @@ export const LISTS = {
         options: BRINGS,
         mayBeNone: true,
       },
+      { field: "layer", label: "layer, 0 on the front", kind: "number" },
+      AREA,
+      COVERED,
     ],
-    fresh: { words: "new part", hint: "", irreplaceable: false, brings: null },
+    fresh: {
+      words: "new part",
+      hint: "",
+      irreplaceable: false,
+      brings: null,
+      area: null,
+      layer: 0,
+      coveredBy: [],
+    },
   },
   pairedParts: {
     title: "Paired parts",
@@ -175,15 +251,38 @@ export const LISTS = {
       ID,
       WORDS,
       HINT,
-      { field: "method", label: "kept by", kind: "choose", options: ["COPY_DATA", "MOVE_BOARD"] },
-      { field: "functionId", label: "function", kind: "text" },
+      { field: "method", label: "kept by", kind: "choose", options: pairedPartMethodValues },
+      { field: "functionId", label: "function", kind: "choose", options: functions },
+      { field: "adapter", label: "read through", kind: "text", mayBeNone: true },
+      { field: "generation", label: "generation", kind: "text", mayBeNone: true },
     ],
-    fresh: { words: "new paired part", hint: "", method: "COPY_DATA", functionId: "picture" },
+    fresh: {
+      words: "new paired part",
+      hint: "",
+      method: "COPY_DATA",
+      functionId: "picture",
+      joints: [],
+      adapter: null,
+      generation: null,
+    },
   },
   covers: {
     title: "Films and liners",
-    columns: [ID, WORDS, HINT, { field: "kind", label: "kind", kind: "choose", options: ["FILM", "LINER"] }],
-    fresh: { words: "new film", hint: "", kind: "FILM" },
+    columns: [
+      ID,
+      WORDS,
+      HINT,
+      { field: "kind", label: "kind", kind: "choose", options: coverKindValues },
+      {
+        field: "stretches",
+        label: "on the edge, from and length, mm",
+        kind: "numbers",
+        names: ["fromMm", "lengthMm"],
+        many: true,
+      },
+      AREA,
+    ],
+    fresh: { words: "new film", hint: "", kind: "FILM", stretches: [], area: null },
   },
   repairs: {
     title: "Repairs",
@@ -196,21 +295,13 @@ export const LISTS = {
         field: "oldFront",
         label: "old front",
         kind: "choose",
-        options: ["SCRAP", "SAVE", "DATA_SOURCE", "DONOR"],
+        options: repairOldFrontValues,
       },
       {
         field: "parts",
         label: "parts",
         kind: "several",
-        options: [
-          "GLASS_WITH_TOUCH",
-          "PANEL",
-          "FUSED_FRONT",
-          "CLIPPED_FRONT",
-          "TOUCH_GLASS",
-          "OPTICAL_LIQUID",
-          "DIE_CUT_ADHESIVE",
-        ],
+        options: repairPartsValues,
       },
       { field: "cures", label: "cures", kind: "several", options: SYMPTOMS },
       { field: "needs", label: "the part should bring", kind: "several", options: BRINGS },
@@ -232,11 +323,20 @@ export const LISTS = {
     fresh: {
       words: "new variant",
       massKg: null,
+      border: null,
+      ledge: null,
+      seat: null,
       features: [],
       functions: [],
       connectors: [],
+      screws: [],
+      inside: [],
       carryOvers: [],
       pairedParts: [],
+      covers: [],
+      seals: null,
+      opticalBonds: null,
+      repairs: [],
       without: [],
     },
   },

@@ -66,6 +66,8 @@ export function useDraft(start: Document) {
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
     flaws: checked.data?.flaws ?? [],
+    gaps: checked.data?.gaps ?? [],
+    orders: checked.data?.orders ?? [],
     edge: checked.data?.edge ?? null,
     checked: rested === document && !checked.isFetching,
   };

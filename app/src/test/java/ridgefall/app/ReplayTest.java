@@ -3,6 +3,7 @@ package ridgefall.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.book.ProfileFormat;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
@@ -31,7 +33,8 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
-import ridgefall.core.profile.DeviceBook;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import tools.jackson.databind.JsonNode;
@@ -45,6 +48,8 @@ import tools.jackson.databind.node.ObjectNode;
 @ExtendWith(RunningApp.class)
 class ReplayTest {
     static final Path FOLDER = Path.of("src/test/resources/journals");
+
+    static final Path BOOK = Path.of("src/test/resources/book-1");
 
     private static final Planning PLANNING = new Planning() {
         private final Map<String, List<HeatPlan>> known = new HashMap<>();
@@ -98,11 +103,20 @@ class ReplayTest {
         assertThat(told.toPrettyString()).isEqualTo(recorded.get("told").toPrettyString());
     }
 
+    /** As the book had it then: a profile of the first format. */
+    private ProfileDocument book(String id) {
+        try {
+            return app.bean(ProfileFormat.class).stored(Files.readString(BOOK.resolve(id + ".json")));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** Plans that take no time: what was done does not depend on them. */
     Course course(List<Entry> journal) {
         IntakeFact.JobOpened opened = IntakeState.of(JobState.of(journal)).opened();
         return new Course(
-                app.bean(DeviceBook.class).profile(opened.profileId(), opened.profileVersion(), opened.variantId()),
+                DeviceProfile.of(book(opened.profileId()), opened.profileVersion(), opened.variantId()),
                 journal,
                 PLANNING);
     }

@@ -15,7 +15,7 @@ import java.time.Instant;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule the_core_stands_on_the_language_geometry_and_numerics_alone = classes()
+    static final ArchRule the_core_stands_on_the_language_geometry_graphs_and_numerics_alone = classes()
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
@@ -25,6 +25,7 @@ class ArchitectureTest {
                     "java.time..",
                     "java.math..",
                     "org.locationtech.jts..",
+                    "org.jgrapht..",
                     "org.hipparchus..");
 
     @ArchTest

@@ -31,14 +31,16 @@ public class Book implements DeviceBook {
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
+    private final ProfileFormat format;
     private final Clock clock;
     /** Released versions never change, and plans are kept by the profile they were made for. */
     private final LoadingCache<Key, DeviceProfile> profiles =
             Caffeine.newBuilder().maximumSize(2000).build(this::load);
 
-    Book(JdbcClient jdbc, JsonMapper json, Clock clock) {
+    Book(JdbcClient jdbc, JsonMapper json, ProfileFormat format, Clock clock) {
         this.jdbc = jdbc;
         this.json = json;
+        this.format = format;
         this.clock = clock;
     }
 
@@ -79,7 +81,7 @@ public class Book implements DeviceBook {
                         where device_id = :id and version = :version and released_at is not null""")
                 .param("id", id)
                 .param("version", version)
-                .query((row, n) -> json.readValue(row.getString("document"), ProfileDocument.class))
+                .query((row, n) -> format.stored(row.getString("document")))
                 .optional();
     }
 
@@ -97,7 +99,7 @@ public class Book implements DeviceBook {
         return jdbc.sql("select document from device_version where device_id = :id and version = :version")
                 .param("id", id)
                 .param("version", version)
-                .query((row, n) -> json.readValue(row.getString("document"), ProfileDocument.class))
+                .query((row, n) -> format.stored(row.getString("document")))
                 .optional();
     }
 

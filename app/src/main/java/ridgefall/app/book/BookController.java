@@ -33,6 +33,7 @@ import ridgefall.core.profile.DeviceClass;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileCheck.Flaw;
 import ridgefall.core.profile.ProfileDocument;
+import ridgefall.core.profile.ProfileGaps;
 import ridgefall.core.profile.Resizing;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -71,9 +72,16 @@ class BookController {
             List<Version> versions,
             List<Correction> corrections) {}
 
-    /** @param edge the picture of a document that has an outline; null while it has none */
+    /**
+     * @param gaps what nobody has looked at yet; empty as long as there are flaws
+     * @param orders in which order each repair takes the device apart; empty as long as there are flaws
+     * @param edge the picture of a document that has an outline; null while it has none
+     */
     record Checked(
-            List<Flaw> flaws, @Schema(nullable = true) EdgeView edge) {}
+            List<Flaw> flaws,
+            List<Flaw> gaps,
+            List<OrderView> orders,
+            @Schema(nullable = true) EdgeView edge) {}
 
     record Drafted(String id, int version, List<Flaw> flaws) {}
 
@@ -159,7 +167,12 @@ class BookController {
     @PostMapping("/api/book-check")
     Checked check(@RequestBody Map<String, Object> document) {
         ProfileFormat.Read read = format.read(tree(document));
-        return new Checked(read.flaws(), picture(read.document()));
+        boolean right = read.flaws().isEmpty();
+        return new Checked(
+                read.flaws(),
+                right ? ProfileGaps.gaps(read.document()) : List.of(),
+                right ? OrderView.of(read.document()) : List.of(),
+                picture(read.document()));
     }
 
     @PostMapping("/api/book-start")

@@ -31,16 +31,26 @@ public class ProfileFormat {
     private final JsonMapper json;
     private final String schemaText;
     private final Schema schema;
+    private final Schema firstSchema;
 
     ProfileFormat(JsonMapper json) {
         this.json = json;
-        try (InputStream in = getClass().getResourceAsStream("/formats/device-profile.schema.json")) {
-            this.schemaText = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        this.schemaText = text("device-profile.schema.json");
+        this.schema = schema(schemaText);
+        this.firstSchema = schema(text("device-profile-1.schema.json"));
+    }
+
+    private static String text(String file) {
+        try (InputStream in = ProfileFormat.class.getResourceAsStream("/formats/" + file)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-                .getSchema(schemaText, InputFormat.JSON);
+    }
+
+    private static Schema schema(String text) {
+        return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(text, InputFormat.JSON);
     }
 
     /** A document as far as it could be read; null when its shape is wrong. {@code flaws} is empty when it is right. */
@@ -50,17 +60,31 @@ public class ProfileFormat {
         return schemaText;
     }
 
+    /** A file of the first format is judged by the schema it was written to, then brought to that of today. */
     Read read(JsonNode tree) {
-        List<Flaw> shape = schema.validate(tree).stream()
+        List<Flaw> shape = shape(OldProfiles.isOld(tree) ? firstSchema : schema, tree);
+        if (!shape.isEmpty()) {
+            return new Read(null, shape);
+        }
+        ProfileDocument document = document(tree);
+        return new Read(document, ProfileCheck.flaws(document));
+    }
+
+    private static List<Flaw> shape(Schema schema, JsonNode tree) {
+        return schema.validate(tree).stream()
                 .limit(MOST_FLAWS)
                 .map(error -> flaw(tree, error))
                 .distinct()
                 .toList();
-        if (!shape.isEmpty()) {
-            return new Read(null, shape);
-        }
-        ProfileDocument document = json.treeToValue(tree, ProfileDocument.class);
-        return new Read(document, ProfileCheck.flaws(document));
+    }
+
+    private ProfileDocument document(JsonNode tree) {
+        return json.treeToValue(OldProfiles.upCast(tree), ProfileDocument.class);
+    }
+
+    /** What the book holds, whichever format it was written in: it was right when it was stored. */
+    public ProfileDocument stored(String text) {
+        return document(json.readTree(text));
     }
 
     /** @throws Problem unless the text is JSON */

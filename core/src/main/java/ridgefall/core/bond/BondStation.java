@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.clean.CleanStation;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -20,6 +21,7 @@ import ridgefall.core.material.TapeSchool;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
 
 public final class BondStation implements StationRoom {
@@ -81,7 +83,15 @@ public final class BondStation implements StationRoom {
                     "puckered or dusty: peel it and cut strips instead",
                     "Flat, liners on"));
         }
-        AdhesiveKind usual = profile.document().adhesives().stream()
+        if (bondsGlass(profile, state)) {
+            return Optional.of(Checks.check(
+                    state,
+                    "bond.optical",
+                    "Glass bonded with optical liquid and cured, ring on",
+                    "no bubbles at the corners; UV: shield eyes and skin; never stretch the ring",
+                    "Clear and cured"));
+        }
+        AdhesiveKind usual = profile.document().seals().stream()
                 .filter(kind -> kind != AdhesiveKind.PRE_APPLIED)
                 .findFirst()
                 .orElse(AdhesiveKind.DIE_CUT);
@@ -90,13 +100,6 @@ public final class BondStation implements StationRoom {
         }
         return Optional.of(
                 switch (usual) {
-                    case OPTICAL_LIQUID ->
-                        Checks.check(
-                                state,
-                                "bond.optical",
-                                "Glass bonded with optical liquid and cured, ring on",
-                                "no bubbles at the corners; UV: shield eyes and skin; never stretch the ring",
-                                "Clear and cured");
                     case BEAD ->
                         Checks.check(
                                 state,
@@ -112,6 +115,16 @@ public final class BondStation implements StationRoom {
                                 "never stretch, fold or bend it: it would not seal",
                                 "Laid flat");
                 });
+    }
+
+    /** Whether this repair joins glass and panel here, before anything is sealed. */
+    private static boolean bondsGlass(DeviceProfile profile, JobState state) {
+        return !profile.document().opticalBonds().isEmpty()
+                && DecideState.of(state)
+                        .repair()
+                        .map(agreed -> profile.repair(agreed.repairId()))
+                        .filter(repair -> repair.parts().contains(PartKind.OPTICAL_LIQUID))
+                        .isPresent();
     }
 
     /** The strips to choose from; none where something else holds the front. */

@@ -20,6 +20,7 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.strip.StripStation;
 
 public final class CarryStation implements StationRoom {
     @Override
@@ -76,10 +77,8 @@ public final class CarryStation implements StationRoom {
                                 profile.pairedParts().stream().map(PairedPart::id))
                         .toList());
         List<Hold> holds = new ArrayList<>();
-        for (Connector plug : profile.connectors()) {
-            if (!StripState.of(state).plugFreed(plug.id())) {
-                holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, plug.words() + " is still in"));
-            }
+        for (Connector plug : StripState.of(state).stillIn(profile)) {
+            holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));
         }
         return holds;
     }

@@ -12,8 +12,8 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.strip.StripStation;
 
 /** The step that decides whether the front stays down. */
 public final class CleanStation implements StationRoom {
@@ -83,12 +83,10 @@ public final class CleanStation implements StationRoom {
                     steps(profile, state).stream().map(Step::id).toList());
         }
         List<Hold> holds = new ArrayList<>();
-        for (Connector plug : profile.connectors()) {
-            if (!StripState.of(state).plugFreed(plug.id())) {
-                holds.add(Hold.firm("strip." + plug.id(), Station.STRIP, "The old front is still on its plugs"));
-                break;
-            }
-        }
+        StripState.of(state).stillIn(profile).stream()
+                .findFirst()
+                .map(plug -> Hold.firm(StripStation.stepOf(plug), Station.STRIP, "The old front is still on its plugs"))
+                .ifPresent(holds::add);
         return holds;
     }
 }

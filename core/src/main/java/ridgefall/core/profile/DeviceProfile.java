@@ -1,12 +1,9 @@
 package ridgefall.core.profile;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
@@ -64,7 +61,7 @@ public record DeviceProfile(
                 merged.features().stream().map(DeviceProfile::feature).toList());
     }
 
-    private static ProfileDocument merged(ProfileDocument d, String variantId) {
+    static ProfileDocument merged(ProfileDocument d, String variantId) {
         if (variantId == null) {
             return d;
         }
@@ -76,49 +73,7 @@ public record DeviceProfile(
                                 + String.join(
                                         ", ",
                                         d.variants().stream().map(Variant::id).toList())));
-        ProfileDocument.Body body = v.massKg() == null
-                ? d.body()
-                : new ProfileDocument.Body(
-                        d.body().thicknessMm(),
-                        v.massKg(),
-                        d.body().deviceClass(),
-                        d.body().layers(),
-                        d.body().batteryReach());
-        return new ProfileDocument(
-                d.format(),
-                d.id(),
-                d.name(),
-                d.words(),
-                d.kind(),
-                d.generic(),
-                d.outline(),
-                d.edgeNames(),
-                d.front(),
-                body,
-                d.limits(),
-                d.border(),
-                d.ledge(),
-                d.openingRadiusMm(),
-                merged(d.features(), v.features(), Feature::id, v),
-                merged(d.functions(), v.functions(), ProfileDocument.Function::id, v),
-                merged(d.connectors(), v.connectors(), Connector::id, v),
-                d.screws(),
-                d.shields(),
-                merged(d.carryOvers(), v.carryOvers(), CarryOver::id, v),
-                merged(d.pairedParts(), v.pairedParts(), PairedPart::id, v),
-                d.covers(),
-                d.adhesives(),
-                d.repairs(),
-                d.variants(),
-                d.confidence());
-    }
-
-    /** The device's own in their order, replaced where the variant names the same id, then what is the variant's alone. */
-    private static <T> List<T> merged(List<T> own, List<T> added, Function<T, String> id, Variant variant) {
-        Map<String, T> byId = new LinkedHashMap<>();
-        Stream.concat(own.stream(), added.stream()).forEach(t -> byId.put(id.apply(t), t));
-        byId.keySet().removeAll(variant.without());
-        return List.copyOf(byId.values());
+        return d.as(v);
     }
 
     private static HeatStack stack(ProfileDocument d, EdgeLine edge) {

@@ -61,18 +61,9 @@ public final class ProfileCheck {
             check.along(edge, "border", document.border());
             check.along(edge, "ledge", document.ledge());
             check.features(edge, "features", document.features());
-            check.screws(edge);
+            check.inside(edge);
             for (Variant variant : document.variants()) {
-                Set<String> replaced =
-                        variant.features().stream().map(Feature::id).collect(Collectors.toCollection(HashSet::new));
-                replaced.addAll(variant.without());
-                List<Feature> merged = Stream.concat(
-                                document.features().stream().filter(f -> !replaced.contains(f.id())),
-                                variant.features().stream())
-                        .toList();
-                if (!variant.features().isEmpty()) {
-                    check.features(edge, "variants/" + variant.id() + "/features", merged);
-                }
+                check.variant(edge, variant);
             }
             if (check.flaws.isEmpty()) {
                 check.widths(edge);
@@ -109,7 +100,7 @@ public final class ProfileCheck {
         unique("functions", document.functions().stream().map(ProfileDocument.Function::id));
         unique("connectors", document.connectors().stream().map(ProfileDocument.Connector::id));
         unique("screws", document.screws().stream().map(ProfileDocument.Screw::id));
-        unique("shields", document.shields().stream().map(ProfileDocument.Shield::id));
+        unique("inside", document.inside().stream().map(ProfileDocument.Inside::id));
         unique(
                 "carryOvers",
                 Stream.concat(
@@ -118,6 +109,29 @@ public final class ProfileCheck {
         unique("covers", document.covers().stream().map(ProfileDocument.Cover::id));
         unique("repairs", document.repairs().stream().map(Repair::id));
         unique("variants", document.variants().stream().map(Variant::id));
+    }
+
+    /** Only what the variant brings in: what is wrong with the device itself is said once. */
+    private void variant(EdgeLine edge, Variant variant) {
+        ProfileDocument merged = document.as(variant);
+        String path = "variants/" + variant.id() + "/";
+        if (variant.border() != null) {
+            along(edge, path + "border", merged.border());
+        }
+        if (variant.ledge() != null) {
+            along(edge, path + "ledge", merged.ledge());
+        }
+        if (!variant.features().isEmpty()) {
+            features(edge, path + "features", merged.features());
+        }
+        List<Flaw> own = InsideCheck.flaws(document, edge);
+        InsideCheck.flaws(merged, edge).stream()
+                .filter(flaw -> !own.contains(flaw))
+                .forEach(flaw -> flaw(path + flaw.path(), flaw.value(), flaw.allowed()));
+    }
+
+    private void inside(EdgeLine edge) {
+        InsideCheck.flaws(document, edge).forEach(flaw -> flaw(flaw.path(), flaw.value(), flaw.allowed()));
     }
 
     private void unique(String list, Stream<String> ids) {
@@ -167,6 +181,10 @@ public final class ProfileCheck {
                         document.features().stream().map(Feature::id),
                         functions.stream(),
                         document.connectors().stream().map(ProfileDocument.Connector::id),
+                        document.screws().stream().map(ProfileDocument.Screw::id),
+                        document.inside().stream().map(ProfileDocument.Inside::id),
+                        document.covers().stream().map(ProfileDocument.Cover::id),
+                        document.repairs().stream().map(Repair::id),
                         document.carryOvers().stream().map(ProfileDocument.CarryOver::id),
                         document.pairedParts().stream().map(ProfileDocument.PairedPart::id))
                 .flatMap(s -> s)
@@ -245,17 +263,6 @@ public final class ProfileCheck {
                     }
                 }
                 placed.add(feature);
-            }
-        }
-    }
-
-    private void screws(EdgeLine edge) {
-        for (ProfileDocument.Screw screw : document.screws()) {
-            if (screw.xMm() < 0 || screw.xMm() > edge.widthMm() || screw.yMm() < 0 || screw.yMm() > edge.heightMm()) {
-                flaw(
-                        "screws/" + screw.id(),
-                        screw.xMm() + ", " + screw.yMm(),
-                        "inside " + tenth(edge.widthMm()) + " × " + tenth(edge.heightMm()) + " mm");
             }
         }
     }

@@ -1,10 +1,13 @@
 package ridgefall.core.profile;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Outline;
+import ridgefall.core.edge.Point;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Sheet;
 
@@ -17,6 +20,8 @@ import ridgefall.core.material.Sheet;
  * @param id lower-case words joined by dashes; stays for ever
  * @param generic true for a class profile: stated defaults for a device the book does not know
  * @param edgeNames what each straight edge is called at the bench, by what is found on it
+ * @param seals how the new front can be held, the first being the usual way
+ * @param opticalBonds how glass and panel can be joined where that is done here; empty where it is not
  * @param confidence how sure values are, by path such as {@code ledge} or {@code features/camera}; an empty path speaks
  *     for all that no longer path names
  */
@@ -35,20 +40,25 @@ public record ProfileDocument(
         AlongEdge border,
         AlongEdge ledge,
         double openingRadiusMm,
+        Seat seat,
         List<Feature> features,
         List<Function> functions,
         List<Connector> connectors,
         List<Screw> screws,
-        List<Shield> shields,
+        List<Inside> inside,
         List<CarryOver> carryOvers,
         List<PairedPart> pairedParts,
         List<Cover> covers,
-        List<AdhesiveKind> adhesives,
+        List<AdhesiveKind> seals,
+        List<OpticalBond> opticalBonds,
         List<Repair> repairs,
         List<Variant> variants,
         Map<String, Confidence> confidence) {
 
-    public static final String FORMAT = "ridgefall-device/1";
+    public static final String FORMAT = "ridgefall-device/2";
+
+    /** What parts inside are called by where one of them names the front itself. */
+    public static final String FRONT = "front";
 
     public enum Kind {
         TABLET("tablet"),
@@ -75,6 +85,12 @@ public record ProfileDocument(
     public enum Build {
         FUSED,
         SEPARATE
+    }
+
+    /** What makes the picture; an OLED bears less heat and no pressure. */
+    public enum PanelType {
+        LCD,
+        OLED
     }
 
     /** The exact gap the tool enters. */
@@ -125,11 +141,56 @@ public record ProfileDocument(
             Landmark hinge,
             int greatestOpeningDeg,
             double massKg,
+            PanelType panel,
             Adhesive adhesive) {}
+
+    /** What the bond lies on; decides which solvent may touch it. */
+    public enum LedgeMaterial {
+        ALUMINIUM("aluminium"),
+        STEEL("steel"),
+        PAINTED_METAL("painted metal"),
+        PLASTIC("plastic");
+
+        private final String words;
+
+        LedgeMaterial(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Where the front lies.
+     *
+     * @param depthMm from the rim down to the ledge: what part and adhesive must fill to be flush
+     * @param parts how thick each part is over the ledge
+     * @param plastics what a solvent must not meet near the ledge
+     */
+    public record Seat(LedgeMaterial material, double depthMm, List<PartThickness> parts, List<NearPlastic> plastics) {
+        /** Above the rim (or, negative, below it) with a bond line of this thickness; empty for a part nobody measured. */
+        public Optional<Double> proudMm(PartKind part, double adhesiveMm) {
+            return parts.stream()
+                    .filter(p -> p.part() == part)
+                    .findFirst()
+                    .map(p -> p.overLedgeMm() + adhesiveMm - depthMm);
+        }
+    }
+
+    public record PartThickness(PartKind part, double overLedgeMm) {}
+
+    /** Plastic, paint or film beside the ledge. {@code inwardMm} is how far from the ledge it begins. */
+    public record NearPlastic(String id, String words, double fromMm, double lengthMm, double inwardMm) {}
 
     /** @param layers what lies under the glass; null takes the stated defaults of the class */
     public record Body(
-            double thicknessMm, double massKg, DeviceClass deviceClass, Layers layers, BatteryReach batteryReach) {}
+            double thicknessMm, double massKg, DeviceClass deviceClass, Layers layers, BatteryReach batteryReach) {
+        Body weighing(double kg) {
+            return new Body(thicknessMm, kg, deviceClass, layers, batteryReach);
+        }
+    }
 
     /**
      * The layers and joints the heat model needs.
@@ -202,19 +263,59 @@ public record ProfileDocument(
         }
     }
 
+    /** What a plug is for. */
+    public enum PlugRole {
+        BATTERY("battery"),
+        FRONT("display and touch"),
+        PANEL("panel"),
+        TOUCH("touch"),
+        KEY("key"),
+        SENSOR("sensor"),
+        PAYMENT("payment"),
+        ANTENNA("antenna"),
+        SOUND("sound"),
+        CHARGE("charging");
+
+        private final String words;
+
+        PlugRole(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * The cable of a plug.
+     *
+     * @param from what it belongs to and keeps in: an id from inside, a part to carry over, or {@link #FRONT}
+     * @param tight too short to lift that out of the way while it is plugged in
+     * @param route the way it takes, from the plug on
+     */
+    public record Cable(String from, boolean tight, List<Point> route) {}
+
     /**
      * @param latchSide where the latch opens, in words; null where there is none
      * @param stackOrder 1 is the lowest cable, unplugged first
      * @param seatingProof how one knows it is home
+     * @param place null where nobody has looked yet
+     * @param coveredBy ids of what must be out of the way before it can be reached
+     * @param cable null where nobody has looked yet
      */
     public record Connector(
             String id,
             String words,
             Family family,
+            PlugRole role,
             String latchSide,
             int stackOrder,
             String seatingProof,
-            boolean needsIsolation) {
+            boolean needsIsolation,
+            Point place,
+            List<String> coveredBy,
+            Cable cable) {
         /** How it comes off, in bench words. */
         public String hint() {
             return family.words()
@@ -223,57 +324,157 @@ public record ProfileDocument(
         }
     }
 
-    /** @param laterLayer true for a hole that stays empty until a later layer is back */
+    /**
+     * @param threadMm thread diameter: 1.4 for M1.4
+     * @param underHeadMm length under the head
+     * @param stackMm what it clamps before its thread begins to hold; null where not measured
+     * @param threadedMm from there to the bottom of the hole; null where not measured
+     * @param layer 1 is reached first
+     * @param hidden under tape or a plug of rubber
+     * @param laterLayer true for a hole that stays empty until a later layer is back
+     * @param coveredBy ids of what must be out of the way before it can be reached
+     * @param holds id of what it holds, or {@link #FRONT}; null for what is not known
+     */
     public record Screw(
             String id,
             double xMm,
             double yMm,
             String driver,
-            double lengthMm,
+            double threadMm,
+            double underHeadMm,
             String head,
+            Double stackMm,
+            Double threadedMm,
             int layer,
             boolean hidden,
-            boolean laterLayer) {}
+            boolean laterLayer,
+            List<String> coveredBy,
+            String holds) {}
 
-    public enum ShieldHold {
+    /** A rectangle of the face in mm, face up, from the top left of the outline's bounding box. */
+    public record Area(double xMm, double yMm, double widthMm, double heightMm) {}
+
+    public enum InsideKind {
+        SHIELD("shield"),
+        PLATE("plate"),
+        TAPE("tape"),
+        PANEL("panel"),
+        BATTERY("battery"),
+        BACK("back");
+
+        private final String words;
+
+        InsideKind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public enum InsideHold {
         SLIDES,
         HOOKED,
         GLUED,
-        SCREWED
+        SCREWED,
+        CLIPPED,
+        LIES
     }
 
-    public record Shield(String id, String words, ShieldHold hold) {}
+    /**
+     * What lies between the front and what is worked on: shields, plates, tapes, panel, battery, a back that comes off.
+     *
+     * @param area null where nobody has looked yet
+     * @param layer 1 is reached first
+     * @param coveredBy ids of what must be out of the way first
+     */
+    public record Inside(
+            String id, String words, InsideKind kind, InsideHold hold, Area area, int layer, List<String> coveredBy) {}
 
-    /** A part that must move to the new front; {@code brings} names what makes it needless in a part that has it. */
-    public record CarryOver(String id, String words, String hint, boolean irreplaceable, Brings brings) {}
+    /**
+     * A part that must move to the new front; {@code brings} names what makes it needless in a part that has it.
+     *
+     * @param layer 0 on the front itself, else as inside
+     */
+    public record CarryOver(
+            String id,
+            String words,
+            String hint,
+            boolean irreplaceable,
+            Brings brings,
+            Area area,
+            int layer,
+            List<String> coveredBy) {}
 
     public enum PairingMethod {
         COPY_DATA,
         MOVE_BOARD
     }
 
-    /** A chip or data bound to the main board. */
-    public record PairedPart(String id, String words, String hint, PairingMethod method, String functionId) {}
+    /** A soldered joint of a board that moves. */
+    public record Joint(String id, String words, Point place) {}
+
+    /**
+     * A chip or data bound to the main board.
+     *
+     * @param joints of a board that moves
+     * @param adapter what the programmer reads the front through; null where not known
+     * @param generation of the chip or of the data, as programmers tell it; null where not known
+     */
+    public record PairedPart(
+            String id,
+            String words,
+            String hint,
+            PairingMethod method,
+            String functionId,
+            List<Joint> joints,
+            String adapter,
+            String generation) {}
 
     public enum CoverKind {
         FILM,
         LINER
     }
 
-    public record Cover(String id, String words, String hint, CoverKind kind) {}
+    /** A stretch of the edge line. */
+    public record Stretch(double fromMm, double lengthMm) {}
 
-    /** How a new bond can be made, the first being the usual one. */
+    /**
+     * A film or liner that comes off on the way to a closed device.
+     *
+     * @param stretches of the edge that a liner covers
+     * @param area of the face that a film covers
+     */
+    public record Cover(String id, String words, String hint, CoverKind kind, List<Stretch> stretches, Area area) {}
+
+    /** How the front can be held again. */
     public enum AdhesiveKind {
         PRE_APPLIED("pre-applied tape"),
         STRIPS("strips from the roll"),
         DIE_CUT("die-cut frame"),
         BEAD("liquid bead with clamps"),
-        OPTICAL_LIQUID("optical liquid"),
         CLIPS("clips and gasket");
 
         private final String words;
 
         AdhesiveKind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** How glass is joined to a panel. */
+    public enum OpticalBond {
+        LIQUID("optical liquid, cured by lamp"),
+        FILM("optical film, by laminator and autoclave");
+
+        private final String words;
+
+        OpticalBond(String words) {
             this.words = words;
         }
 
@@ -326,19 +527,75 @@ public record ProfileDocument(
             OldFront oldFront) {}
 
     /**
-     * What is different in a variant. Lists add to the device's own; an entry of the same id takes its place; {@code
-     * without} names ids that this variant does not have.
+     * What is different in a variant. Lists of entries with ids add to the device's own; an entry of the same id takes its
+     * place; {@code without} names ids that this variant does not have. What has no ids takes the place of the device's
+     * own as a whole; null leaves it.
      */
     public record Variant(
             String id,
             String words,
             Double massKg,
+            AlongEdge border,
+            AlongEdge ledge,
+            Seat seat,
             List<Feature> features,
             List<Function> functions,
             List<Connector> connectors,
+            List<Screw> screws,
+            List<Inside> inside,
             List<CarryOver> carryOvers,
             List<PairedPart> pairedParts,
+            List<Cover> covers,
+            List<AdhesiveKind> seals,
+            List<OpticalBond> opticalBonds,
+            List<Repair> repairs,
             List<String> without) {}
+
+    /** This device as one of its variants is, with the lists of both in one. */
+    ProfileDocument as(Variant v) {
+        return new ProfileDocument(
+                format,
+                id,
+                name,
+                words,
+                kind,
+                generic,
+                outline,
+                edgeNames,
+                front,
+                v.massKg() == null ? body : body.weighing(v.massKg()),
+                limits,
+                or(v.border(), border),
+                or(v.ledge(), ledge),
+                openingRadiusMm,
+                or(v.seat(), seat),
+                merged(features, v.features(), Feature::id, v),
+                merged(functions, v.functions(), Function::id, v),
+                merged(connectors, v.connectors(), Connector::id, v),
+                merged(screws, v.screws(), Screw::id, v),
+                merged(inside, v.inside(), Inside::id, v),
+                merged(carryOvers, v.carryOvers(), CarryOver::id, v),
+                merged(pairedParts, v.pairedParts(), PairedPart::id, v),
+                merged(covers, v.covers(), Cover::id, v),
+                or(v.seals(), seals),
+                or(v.opticalBonds(), opticalBonds),
+                merged(repairs, v.repairs(), Repair::id, v),
+                variants,
+                confidence);
+    }
+
+    private static <T> T or(T variants, T own) {
+        return variants == null ? own : variants;
+    }
+
+    /** The device's own in their order, replaced where the variant names the same id, then what is the variant's alone. */
+    private static <T> List<T> merged(
+            List<T> own, List<T> added, java.util.function.Function<T, String> id, Variant variant) {
+        Map<String, T> byId = new LinkedHashMap<>();
+        Stream.concat(own.stream(), added.stream()).forEach(t -> byId.put(id.apply(t), t));
+        byId.keySet().removeAll(variant.without());
+        return List.copyOf(byId.values());
+    }
 
     /** How sure the value at a path is: the word of the longest path that leads to it. */
     public Confidence confidenceOf(String path) {

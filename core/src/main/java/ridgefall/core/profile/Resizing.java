@@ -6,22 +6,38 @@ import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Outline;
+import ridgefall.core.edge.Point;
 import ridgefall.core.profile.ProfileDocument.AlongEdge;
+import ridgefall.core.profile.ProfileDocument.Area;
+import ridgefall.core.profile.ProfileDocument.Cable;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.profile.ProfileDocument.Feature;
+import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.Joint;
+import ridgefall.core.profile.ProfileDocument.NearPlastic;
+import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.profile.ProfileDocument.Seat;
+import ridgefall.core.profile.ProfileDocument.Stretch;
 import ridgefall.core.units.Allowed;
 
 /**
- * A new device drawn from one that is like it: what lies on an edge keeps its share of that edge, screws keep their
- * share of the face, masses grow with the area. All of it is a guess until somebody measures.
+ * A new device drawn from one that is like it: what lies on an edge keeps its share of that edge, what lies inside keeps
+ * its share of the face, masses grow with the area. All of it is a guess until somebody measures.
  */
 public final class Resizing {
     private final EdgeLine before;
     private final EdgeLine after;
+    private final double across;
+    private final double down;
 
     private Resizing(EdgeLine before, EdgeLine after) {
         this.before = before;
         this.after = after;
+        this.across = after.widthMm() / before.widthMm();
+        this.down = after.heightMm() / before.heightMm();
     }
 
     /** @throws ridgefall.core.units.NotAllowed when a size is out of range */
@@ -54,15 +70,17 @@ public final class Resizing {
                 resizing.along(d.border()),
                 resizing.along(d.ledge()),
                 tenth(Math.min(d.openingRadiusMm() * Math.min(1, scale), Math.min(widthMm, heightMm) / 2)),
+                resizing.seat(d.seat()),
                 d.features().stream().map(resizing::feature).toList(),
                 d.functions(),
-                d.connectors(),
+                d.connectors().stream().map(resizing::connector).toList(),
                 d.screws().stream().map(resizing::screw).toList(),
-                d.shields(),
-                d.carryOvers(),
-                d.pairedParts(),
-                d.covers(),
-                d.adhesives(),
+                d.inside().stream().map(resizing::inside).toList(),
+                d.carryOvers().stream().map(resizing::carryOver).toList(),
+                d.pairedParts().stream().map(resizing::pairedPart).toList(),
+                d.covers().stream().map(resizing::cover).toList(),
+                d.seals(),
+                d.opticalBonds(),
                 d.repairs(),
                 List.of(),
                 Map.of("", Confidence.GUESS));
@@ -91,6 +109,7 @@ public final class Resizing {
                 f.hinge(),
                 f.greatestOpeningDeg(),
                 tenthOfAGram(f.massKg() * area),
+                f.panel(),
                 f.adhesive());
     }
 
@@ -106,17 +125,24 @@ public final class Resizing {
                 .orElse(mm * after.lengthMm() / before.lengthMm());
     }
 
+    /** Downwards, so that neighbours that touched don't overlap by a rounded tenth. */
+    private Stretch stretch(double fromMm, double lengthMm) {
+        if (lengthMm >= before.lengthMm() - 1e-6) {
+            return new Stretch(0, Math.floor(after.lengthMm() * 10) / 10);
+        }
+        double from = tenth(after.wrap(position(fromMm)));
+        double to = position(before.wrap(fromMm + lengthMm));
+        return new Stretch(from, Math.max(1, Math.floor(after.wrap(to - from) * 10) / 10));
+    }
+
     private Feature feature(Feature f) {
-        double from = tenth(after.wrap(position(f.fromMm())));
-        double to = position(before.wrap(f.fromMm() + f.lengthMm()));
-        // Downwards, so that neighbours that touched don't overlap by a rounded tenth.
-        double length = Math.floor(after.wrap(to - from) * 10) / 10;
+        Stretch at = stretch(f.fromMm(), f.lengthMm());
         return new Feature(
                 f.id(),
                 f.kind(),
                 f.words(),
-                from,
-                Math.max(1, length),
+                at.fromMm(),
+                at.lengthMm(),
                 f.depthMm(),
                 f.hazard(),
                 f.consequence(),
@@ -128,25 +154,112 @@ public final class Resizing {
                 width.everywhereMm(),
                 width.except().stream()
                         .map(e -> {
-                            double from = tenth(after.wrap(position(e.fromMm())));
-                            double to = position(before.wrap(e.fromMm() + e.lengthMm()));
-                            return new AlongEdge.Except(
-                                    from, Math.max(1, Math.floor(after.wrap(to - from) * 10) / 10), e.valueMm());
+                            Stretch at = stretch(e.fromMm(), e.lengthMm());
+                            return new AlongEdge.Except(at.fromMm(), at.lengthMm(), e.valueMm());
                         })
                         .toList());
     }
 
+    private Seat seat(Seat seat) {
+        return new Seat(
+                seat.material(),
+                seat.depthMm(),
+                seat.parts(),
+                seat.plastics().stream()
+                        .map(p -> {
+                            Stretch at = stretch(p.fromMm(), p.lengthMm());
+                            return new NearPlastic(p.id(), p.words(), at.fromMm(), at.lengthMm(), p.inwardMm());
+                        })
+                        .toList());
+    }
+
+    private Cover cover(Cover c) {
+        return new Cover(
+                c.id(),
+                c.words(),
+                c.hint(),
+                c.kind(),
+                c.stretches().stream()
+                        .map(s -> stretch(s.fromMm(), s.lengthMm()))
+                        .toList(),
+                area(c.area()));
+    }
+
     private Screw screw(Screw s) {
+        Point at = point(new Point(s.xMm(), s.yMm()));
         return new Screw(
                 s.id(),
-                tenth(s.xMm() * after.widthMm() / before.widthMm()),
-                tenth(s.yMm() * after.heightMm() / before.heightMm()),
+                at.xMm(),
+                at.yMm(),
                 s.driver(),
-                s.lengthMm(),
+                s.threadMm(),
+                s.underHeadMm(),
                 s.head(),
+                s.stackMm(),
+                s.threadedMm(),
                 s.layer(),
                 s.hidden(),
-                s.laterLayer());
+                s.laterLayer(),
+                s.coveredBy(),
+                s.holds());
+    }
+
+    private Connector connector(Connector c) {
+        Cable cable = c.cable();
+        return new Connector(
+                c.id(),
+                c.words(),
+                c.family(),
+                c.role(),
+                c.latchSide(),
+                c.stackOrder(),
+                c.seatingProof(),
+                c.needsIsolation(),
+                point(c.place()),
+                c.coveredBy(),
+                cable == null
+                        ? null
+                        : new Cable(
+                                cable.from(),
+                                cable.tight(),
+                                cable.route().stream().map(this::point).toList()));
+    }
+
+    private Inside inside(Inside i) {
+        return new Inside(i.id(), i.words(), i.kind(), i.hold(), area(i.area()), i.layer(), i.coveredBy());
+    }
+
+    private CarryOver carryOver(CarryOver c) {
+        return new CarryOver(
+                c.id(), c.words(), c.hint(), c.irreplaceable(), c.brings(), area(c.area()), c.layer(), c.coveredBy());
+    }
+
+    private PairedPart pairedPart(PairedPart p) {
+        return new PairedPart(
+                p.id(),
+                p.words(),
+                p.hint(),
+                p.method(),
+                p.functionId(),
+                p.joints().stream()
+                        .map(j -> new Joint(j.id(), j.words(), point(j.place())))
+                        .toList(),
+                p.adapter(),
+                p.generation());
+    }
+
+    private Point point(Point at) {
+        return at == null ? null : new Point(tenth(at.xMm() * across), tenth(at.yMm() * down));
+    }
+
+    private Area area(Area a) {
+        return a == null
+                ? null
+                : new Area(
+                        tenth(a.xMm() * across),
+                        tenth(a.yMm() * down),
+                        Math.floor(a.widthMm() * across * 10) / 10,
+                        Math.floor(a.heightMm() * down * 10) / 10);
     }
 
     private static double tenthOfAGram(double kg) {

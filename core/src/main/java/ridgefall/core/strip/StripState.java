@@ -1,11 +1,15 @@
 package ridgefall.core.strip;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
 
@@ -41,6 +45,14 @@ public record StripState(
 
     StripState counted(Count direction, int number) {
         return new StripState(isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number));
+    }
+
+    /** Plugs that are still in. A battery that is out of circuit is out by its plug or by a card at it. */
+    public List<Connector> stillIn(DeviceProfile profile) {
+        return profile.connectors().stream()
+                .filter(plug -> !plugFreed(plug.id()))
+                .filter(plug -> plug.role() != PlugRole.BATTERY || isolation.isEmpty())
+                .toList();
     }
 
     public boolean plugFreed(String plugId) {

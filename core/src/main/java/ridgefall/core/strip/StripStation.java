@@ -2,6 +2,7 @@ package ridgefall.core.strip;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -15,6 +16,7 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
@@ -46,7 +48,7 @@ public final class StripStation implements StationRoom {
                 "strip.isolate",
                 Station.STRIP,
                 "Battery out of circuit",
-                profile.document().body().batteryReach().words()
+                batteryPlugs(profile) + profile.document().body().batteryReach().words()
                         + "; before any display plug, no prying against the cell",
                 Step.go("Unplugged", new StripFact.BatteryIsolated(Isolation.UNPLUGGED)),
                 Step.other("Card under the contact", new StripFact.BatteryIsolated(Isolation.CARD_UNDER_CONTACT)));
@@ -67,6 +69,10 @@ public final class StripStation implements StationRoom {
         List<Step> steps =
                 new ArrayList<>(batteryFirst ? List.of(isolated, proven, screws) : List.of(screws, isolated, proven));
         for (Connector plug : profile.connectors()) {
+            // The battery's plug is what isolation asks for; journals from before that have it as one of the plugs too.
+            if (plug.role() == PlugRole.BATTERY && !StripState.of(state).plugFreed(plug.id())) {
+                continue;
+            }
             Step free = Step.open(
                     "strip." + plug.id(),
                     Station.STRIP,
@@ -76,6 +82,18 @@ public final class StripStation implements StationRoom {
             steps.add(StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free);
         }
         return steps;
+    }
+
+    /** Where a plug is asked for. */
+    public static String stepOf(Connector plug) {
+        return plug.role() == PlugRole.BATTERY ? "strip.isolate" : "strip." + plug.id();
+    }
+
+    private static String batteryPlugs(DeviceProfile profile) {
+        return profile.connectors().stream()
+                .filter(plug -> plug.role() == PlugRole.BATTERY)
+                .map(plug -> plug.words() + ", " + plug.hint() + "; ")
+                .collect(Collectors.joining());
     }
 
     @Override

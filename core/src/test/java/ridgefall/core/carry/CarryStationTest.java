@@ -33,7 +33,7 @@ class CarryStationTest {
     void nothingIsMovedWhileAPlugIsIn() {
         Journey journey = new Journey().append(new PlugFreed("display-plug"));
         assertThat(journey.heldBy(new CarriedOver("magnets")))
-                .containsExactly("strip.touch-plug", "strip.sensor-latch");
+                .containsExactly("strip.isolate", "strip.touch-plug", "strip.sensor-latch");
         assertThat(unplugged().heldBy(new CarriedOver("magnets"))).isEmpty();
     }
 

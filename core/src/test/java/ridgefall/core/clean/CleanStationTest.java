@@ -41,7 +41,7 @@ class CleanStationTest {
     @Test
     void theOldFrontIsOffItsPlugsFirst() {
         Fact bare = new CheckAnswered("clean.bare", Answer.PASS, null);
-        assertThat(new Journey().heldBy(bare)).containsExactly("strip.display-plug");
+        assertThat(new Journey().heldBy(bare)).containsExactly("strip.isolate");
         assertThat(atTheLedge().heldBy(bare)).isEmpty();
     }
 

@@ -25,7 +25,13 @@ class ResizingTest {
         ProfileDocument.Feature camera = smaller.features().get(1);
         assertThat(camera.fromMm()).isCloseTo(103 / 218.0 * top, within(0.06));
         assertThat(camera.lengthMm()).isCloseTo(12 / 218.0 * top, within(0.15));
-        assertThat(smaller.screws().get(0).xMm()).isCloseTo(60 * 200 / 250.0, within(0.06));
+        assertThat(smaller.screws().get(0).xMm()).isCloseTo(22 * 200 / 250.0, within(0.06));
+        // What lies inside keeps its share of the face: plug, cable and cell.
+        assertThat(smaller.connectors().get(0).place().yMm()).isCloseTo(64 * 140 / 176.0, within(0.06));
+        assertThat(smaller.connectors().get(0).cable().route().get(0).xMm()).isCloseTo(72 * 200 / 250.0, within(0.06));
+        ProfileDocument.Area cell = smaller.inside().get(4).area();
+        assertThat(cell.widthMm()).isCloseTo(162 * 200 / 250.0, within(0.11));
+        assertThat(cell.heightMm()).isCloseTo(96 * 140 / 176.0, within(0.11));
     }
 
     @ParameterizedTest

@@ -50,6 +50,11 @@ public final class ShippedBook {
         return JSON.treeToValue(tree, ProfileDocument.class);
     }
 
+    /** The same with one of its lists made of these entries. */
+    static void put(ObjectNode document, String list, List<?> entries) {
+        document.set(list, JSON.valueToTree(entries));
+    }
+
     public static DeviceProfile profile(String id) {
         return DeviceProfile.of(document(id), 1, null);
     }

@@ -75,7 +75,7 @@ class StripStationTest {
     @Test
     void onlyPlugsOfThisDeviceAreFreed() {
         assertThatThrownBy(() -> open().holds(new PlugFreed("flap-1")))
-                .hasMessage("plugId is flap-1; allowed: one of display-plug, touch-plug, sensor-latch");
+                .hasMessage("plugId is flap-1; allowed: one of battery-plug, display-plug, touch-plug, sensor-latch");
     }
 
     @Test

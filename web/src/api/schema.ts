@@ -1303,6 +1303,8 @@ export interface components {
     };
     Checked: {
       flaws: components["schemas"]["Flaw"][];
+      gaps: components["schemas"]["Flaw"][];
+      orders: components["schemas"]["OrderView"][];
       edge: components["schemas"]["EdgeView"] | null;
     };
     ChoiceView: {
@@ -1373,6 +1375,15 @@ export interface components {
       gapMm: number | null;
       words: string;
       remove: components["schemas"]["ChoiceView"];
+    };
+    Off: {
+      words: string;
+      isolates: boolean;
+      live: boolean;
+    };
+    OrderView: {
+      repair: string;
+      moves: components["schemas"]["Off"][];
     };
     PartView: {
       /** @enum {string} */
@@ -2061,6 +2072,16 @@ export interface components {
       everywhereMm: number;
       except: components["schemas"]["Except"][];
     };
+    Area: {
+      /** Format: double */
+      xMm: number;
+      /** Format: double */
+      yMm: number;
+      /** Format: double */
+      widthMm: number;
+      /** Format: double */
+      heightMm: number;
+    };
     Body: {
       /** Format: double */
       thicknessMm: number;
@@ -2071,6 +2092,11 @@ export interface components {
       layers: components["schemas"]["Layers"] | null;
       /** @enum {string} */
       batteryReach: "BEFORE_HEAT" | "FRONT_OPEN" | "UNDER_PANEL";
+    };
+    Cable: {
+      from: string;
+      tight: boolean;
+      route: components["schemas"]["Point"][];
     };
     CarryOver: {
       id: string;
@@ -2093,17 +2119,36 @@ export interface components {
             | "DISPLAY_CABLE"
           )
         | null;
+      area: components["schemas"]["Area"] | null;
+      /** Format: int32 */
+      layer: number;
+      coveredBy: string[];
     };
     Connector: {
       id: string;
       words: string;
       /** @enum {string} */
       family: "FLEX" | "PRESS_PLUG" | "FLIP_LATCH" | "SLIDE_IN_PLUG" | "FLAP_SOCKET" | "COAX_PLUG";
+      /** @enum {string} */
+      role:
+        | "BATTERY"
+        | "FRONT"
+        | "PANEL"
+        | "TOUCH"
+        | "KEY"
+        | "SENSOR"
+        | "PAYMENT"
+        | "ANTENNA"
+        | "SOUND"
+        | "CHARGE";
       latchSide: string | null;
       /** Format: int32 */
       stackOrder: number;
       seatingProof: string | null;
       needsIsolation: boolean;
+      place: components["schemas"]["Point"] | null;
+      coveredBy: string[];
+      cable: components["schemas"]["Cable"] | null;
     };
     Correction: {
       /** Format: int64 */
@@ -2124,6 +2169,8 @@ export interface components {
       hint: string;
       /** @enum {string} */
       kind: "FILM" | "LINER";
+      stretches: components["schemas"]["Stretch"][];
+      area: components["schemas"]["Area"] | null;
     };
     DeviceDetail: {
       device: components["schemas"]["Listed"];
@@ -2183,6 +2230,8 @@ export interface components {
       greatestOpeningDeg: number;
       /** Format: double */
       massKg: number;
+      /** @enum {string} */
+      panel: "LCD" | "OLED";
       adhesive: ("ACRYLIC_FOAM_TAPE" | "PET_CARRIER_TAPE" | "RUBBERY_BEAD") | null;
     };
     Function: {
@@ -2220,6 +2269,23 @@ export interface components {
       /** Format: double */
       plasticsStopC: number;
     };
+    Inside: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      kind: "SHIELD" | "PLATE" | "TAPE" | "PANEL" | "BATTERY" | "BACK";
+      /** @enum {string} */
+      hold: "SLIDES" | "HOOKED" | "GLUED" | "SCREWED" | "CLIPPED" | "LIES";
+      area: components["schemas"]["Area"] | null;
+      /** Format: int32 */
+      layer: number;
+      coveredBy: string[];
+    };
+    Joint: {
+      id: string;
+      words: string;
+      place: components["schemas"]["Point"];
+    };
     Layers: {
       glass: components["schemas"]["Sheet"];
       adhesive: components["schemas"]["Sheet"];
@@ -2244,6 +2310,16 @@ export interface components {
       /** Format: double */
       rimToBackWPerMK: number;
     };
+    NearPlastic: {
+      id: string;
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      inwardMm: number;
+    };
     PairedPart: {
       id: string;
       words: string;
@@ -2251,6 +2327,22 @@ export interface components {
       /** @enum {string} */
       method: "COPY_DATA" | "MOVE_BOARD";
       functionId: string;
+      joints: components["schemas"]["Joint"][];
+      adapter: string | null;
+      generation: string | null;
+    };
+    PartThickness: {
+      /** @enum {string} */
+      part:
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE";
+      /** Format: double */
+      overLedgeMm: number;
     };
     ProfileDocument: {
       format: string;
@@ -2271,15 +2363,17 @@ export interface components {
       ledge: components["schemas"]["AlongEdge"];
       /** Format: double */
       openingRadiusMm: number;
+      seat: components["schemas"]["Seat"];
       features: components["schemas"]["Feature"][];
       functions: components["schemas"]["Function"][];
       connectors: components["schemas"]["Connector"][];
       screws: components["schemas"]["Screw"][];
-      shields: components["schemas"]["Shield"][];
+      inside: components["schemas"]["Inside"][];
       carryOvers: components["schemas"]["CarryOver"][];
       pairedParts: components["schemas"]["PairedPart"][];
       covers: components["schemas"]["Cover"][];
-      adhesives: ("PRE_APPLIED" | "STRIPS" | "DIE_CUT" | "BEAD" | "OPTICAL_LIQUID" | "CLIPS")[];
+      seals: ("PRE_APPLIED" | "STRIPS" | "DIE_CUT" | "BEAD" | "CLIPS")[];
+      opticalBonds: ("LIQUID" | "FILM")[];
       repairs: components["schemas"]["Repair"][];
       variants: components["schemas"]["Variant"][];
       confidence: {
@@ -2338,12 +2432,26 @@ export interface components {
       yMm: number;
       driver: string;
       /** Format: double */
-      lengthMm: number;
+      threadMm: number;
+      /** Format: double */
+      underHeadMm: number;
       head: string;
+      stackMm: number | null;
+      threadedMm: number | null;
       /** Format: int32 */
       layer: number;
       hidden: boolean;
       laterLayer: boolean;
+      coveredBy: string[];
+      holds: string | null;
+    };
+    Seat: {
+      /** @enum {string} */
+      material: "ALUMINIUM" | "STEEL" | "PAINTED_METAL" | "PLASTIC";
+      /** Format: double */
+      depthMm: number;
+      parts: components["schemas"]["PartThickness"][];
+      plastics: components["schemas"]["NearPlastic"][];
     };
     Sheet: {
       /** Format: double */
@@ -2355,21 +2463,30 @@ export interface components {
       /** Format: double */
       densityKgPerM3: number;
     };
-    Shield: {
-      id: string;
-      words: string;
-      /** @enum {string} */
-      hold: "SLIDES" | "HOOKED" | "GLUED" | "SCREWED";
+    Stretch: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
     };
     Variant: {
       id: string;
       words: string;
       massKg: number | null;
+      border: components["schemas"]["AlongEdge"] | null;
+      ledge: components["schemas"]["AlongEdge"] | null;
+      seat: components["schemas"]["Seat"] | null;
       features: components["schemas"]["Feature"][];
       functions: components["schemas"]["Function"][];
       connectors: components["schemas"]["Connector"][];
+      screws: components["schemas"]["Screw"][];
+      inside: components["schemas"]["Inside"][];
       carryOvers: components["schemas"]["CarryOver"][];
       pairedParts: components["schemas"]["PairedPart"][];
+      covers: components["schemas"]["Cover"][];
+      seals: ("PRE_APPLIED" | "STRIPS" | "DIE_CUT" | "BEAD" | "CLIPS")[] | null;
+      opticalBonds: ("LIQUID" | "FILM")[] | null;
+      repairs: components["schemas"]["Repair"][];
       without: string[];
     };
     Version: {
@@ -4514,3 +4631,671 @@ export interface operations {
     };
   };
 }
+type FlattenedDeepRequired<T> = {
+  [K in keyof T]-?: FlattenedDeepRequired<
+    T[K] extends unknown[] | undefined | null ? Extract<T[K], unknown[]>[number] : T[K]
+  >;
+};
+type ReadonlyArray<T> = [Exclude<T, undefined>] extends [unknown[]]
+  ? Readonly<Exclude<T, undefined>>
+  : Readonly<Exclude<T, undefined>[]>;
+export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
+> = ["PHOTO", "TRACE", "PAIRING"];
+export const pathsApiJobsJobIdQuoteGetParametersQueryGradeValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/quote"]["get"]["parameters"]["query"]["grade"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const pathsApiJobsJobIdHeatJudgedGetParametersQuerySweepValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/heat/judged"]["get"]["parameters"]["query"]["sweep"]
+> = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
+export const pathsApiBookNearestGetParametersQueryKindValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/book-nearest"]["get"]["parameters"]["query"]["kind"]
+> = ["TABLET", "WATCH"];
+export const pathsApiBookLayersGetParametersQueryDeviceClassValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/book-layers"]["get"]["parameters"]["query"]["deviceClass"]
+> = ["METAL_TABLET", "PLASTIC_TABLET", "METAL_WATCH"];
+export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/book-layers"]["get"]["parameters"]["query"]["build"]
+> = ["FUSED", "SEPARATE"];
+export const standingRoleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Standing"]["role"]
+> = ["DESK", "TECHNICIAN", "LEAD"];
+export const channelQuantityValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Channel"]["quantity"]
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+export const quantityViewIdValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["QuantityView"]["id"]
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+export const saidQuantityValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Said"]["quantity"]
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+export const givenSourceKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["GivenSource"]["kind"]
+> = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
+export const kindViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["KindView"]["kind"]
+> = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
+export const sourceViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SourceView"]["kind"]
+> = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
+export const lineChangeChangeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LineChange"]["change"]
+> = ["NEW", "CHANGED", "SAME"];
+export const demoSignInRoleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DemoSignIn"]["role"]
+> = ["DESK", "TECHNICIAN", "LEAD"];
+export const meRoleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Me"]["role"]> = [
+  "DESK",
+  "TECHNICIAN",
+  "LEAD",
+];
+export const meMayValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Me"]["may"]> = [
+  "WORK_AT_THE_BENCH",
+  "DRAW_DEVICES",
+  "RELEASE_DEVICES",
+  "PROPOSE_CORRECTIONS",
+  "CHANGE_THE_SHELF",
+  "CHANGE_TOOLS",
+  "CHANGE_THE_SHOP",
+  "CHANGE_PEOPLE",
+  "ERASE_OWNERS",
+];
+export const newPersonRoleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["NewPerson"]["role"]
+> = ["DESK", "TECHNICIAN", "LEAD"];
+export const attachmentViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["AttachmentView"]["kind"]
+> = ["PHOTO", "TRACE", "PAIRING"];
+export const askViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["AskView"]["kind"]
+> = ["TEXT", "NUMBER", "PLACE", "POINT", "LINE", "CORNER"];
+export const choiceViewToneValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ChoiceView"]["tone"]
+> = ["GO", "FAIL", "OTHER"];
+export const featureViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FeatureView"]["kind"]
+> = [
+  "CAMERA",
+  "SENSOR",
+  "KEY",
+  "CABLE",
+  "ANTENNA",
+  "MAGNET",
+  "PORT",
+  "MICROPHONE",
+  "CLIP",
+  "GASKET",
+  "WINDOW",
+  "NOTCH",
+];
+export const markViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MarkView"]["kind"]
+> = ["CRACK", "DENT", "BEND"];
+export const partViewLandmarkValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartView"]["landmark"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const rowKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["kind"]> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const rowGradeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["grade"]> = [
+  "REFURBISHED_ORIGINAL",
+  "PREMIUM_COPY",
+  "PLAIN_COPY",
+  "GENERIC",
+];
+export const rowBringsValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["brings"]> = [
+  "TAPE",
+  "DIE_CUT_RING",
+  "CAMERA_BRACKET",
+  "MAGNETS",
+  "INSULATION",
+  "HOME_KEY",
+  "SENSOR_INSERT",
+  "ANTENNA",
+  "CLIPS",
+  "GASKET",
+  "CHIP",
+  "DISPLAY_CABLE",
+];
+export const personRoleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Person"]["role"]> =
+  ["DESK", "TECHNICIAN", "LEAD"];
+export const holdViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HoldView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const jobViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JobView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stationViewIdValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StationView"]["id"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stepViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StepView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stepViewLeadValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
+> = ["RECORD", "ASK_AGAIN", "HAS_COME", "STOP", "REASONS"];
+export const channelViewQuantityValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+export const candidateViewSweepValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CandidateView"]["sweep"]
+> = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
+export const heatPlanViewSweepValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HeatPlanView"]["sweep"]
+> = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
+export const heatPlanViewHowSureValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HeatPlanView"]["howSure"]
+> = ["MEASURED_HERE", "COMPUTED", "COMMON_PRACTICE", "DISPUTED"];
+export const measuredPointSurfaceValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MeasuredPoint"]["surface"]
+> = ["GLASS", "FRAME"];
+export const soakMomentKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SoakMoment"]["kind"]
+> = ["READY", "LIMIT"];
+export const exportedEntryRoleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ExportedEntry"]["role"]
+> = ["DESK", "TECHNICIAN", "LEAD"];
+export const chanceViewSourceValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ChanceView"]["source"]
+> = ["MEASURED_HERE", "COMPUTED", "COMMON_PRACTICE", "DISPUTED"];
+export const decideViewAgreedGradeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DecideView"]["agreedGrade"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const fateViewFateValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FateView"]["fate"]
+> = ["KEPT", "AT_RISK", "LOST"];
+export const quoteViewGradeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["QuoteView"]["grade"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const symptomViewSymptomValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SymptomView"]["symptom"]
+> = [
+  "CRACKED_GLASS",
+  "DEAD_TOUCH",
+  "GHOST_TOUCH",
+  "FLICKER",
+  "DEAD_PICTURE",
+  "PALE_PATCH",
+  "LOOSE_FRONT",
+  "BROKEN_CLIP",
+];
+export const worthViewVerdictValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["WorthView"]["verdict"]
+> = ["UNKNOWN", "WORTH_IT", "DOUBTFUL", "NOT_WORTH_IT"];
+export const planViewSchoolValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PlanView"]["school"]
+> = ["BUTT", "MITRE", "GAPPED"];
+export const listedKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Listed"]["kind"]> =
+  ["TABLET", "WATCH"];
+export const bodyDeviceClassValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Body"]["deviceClass"]
+> = ["METAL_TABLET", "PLASTIC_TABLET", "METAL_WATCH"];
+export const bodyBatteryReachValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Body"]["batteryReach"]
+> = ["BEFORE_HEAT", "FRONT_OPEN", "UNDER_PANEL"];
+export const carryOverBringsAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CarryOver"]["brings"]
+> = [
+  "TAPE",
+  "DIE_CUT_RING",
+  "CAMERA_BRACKET",
+  "MAGNETS",
+  "INSULATION",
+  "HOME_KEY",
+  "SENSOR_INSERT",
+  "ANTENNA",
+  "CLIPS",
+  "GASKET",
+  "CHIP",
+  "DISPLAY_CABLE",
+];
+export const connectorFamilyValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Connector"]["family"]
+> = ["FLEX", "PRESS_PLUG", "FLIP_LATCH", "SLIDE_IN_PLUG", "FLAP_SOCKET", "COAX_PLUG"];
+export const connectorRoleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Connector"]["role"]
+> = ["BATTERY", "FRONT", "PANEL", "TOUCH", "KEY", "SENSOR", "PAYMENT", "ANTENNA", "SOUND", "CHARGE"];
+export const coverKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Cover"]["kind"]> = [
+  "FILM",
+  "LINER",
+];
+export const featureKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Feature"]["kind"]
+> = [
+  "CAMERA",
+  "SENSOR",
+  "KEY",
+  "CABLE",
+  "ANTENNA",
+  "MAGNET",
+  "PORT",
+  "MICROPHONE",
+  "CLIP",
+  "GASKET",
+  "WINDOW",
+  "NOTCH",
+];
+export const frontHoldingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Front"]["holding"]
+> = ["BONDED", "CLIPPED"];
+export const frontBuildValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Front"]["build"]> =
+  ["FUSED", "SEPARATE"];
+export const frontSeamValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Front"]["seam"]> = [
+  "GLASS_METAL",
+  "GLASS_PLASTIC",
+  "GLASS_GASKET",
+  "GASKET_METAL",
+];
+export const frontHingeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Front"]["hinge"]> =
+  ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const frontPanelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Front"]["panel"]> =
+  ["LCD", "OLED"];
+export const frontAdhesiveAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Front"]["adhesive"]
+> = ["ACRYLIC_FOAM_TAPE", "PET_CARRIER_TAPE", "RUBBERY_BEAD"];
+export const functionTestableWhenValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Function"]["testableWhen"]
+> = ["OPEN", "CLOSED"];
+export const functionFailsAsAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Function"]["failsAs"]
+> = [
+  "CRACKED_GLASS",
+  "DEAD_TOUCH",
+  "GHOST_TOUCH",
+  "FLICKER",
+  "DEAD_PICTURE",
+  "PALE_PATCH",
+  "LOOSE_FRONT",
+  "BROKEN_CLIP",
+];
+export const functionFateFateValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FunctionFate"]["fate"]
+> = ["KEPT", "AT_RISK", "LOST"];
+export const insideKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Inside"]["kind"]> =
+  ["SHIELD", "PLATE", "TAPE", "PANEL", "BATTERY", "BACK"];
+export const insideHoldValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Inside"]["hold"]> =
+  ["SLIDES", "HOOKED", "GLUED", "SCREWED", "CLIPPED", "LIES"];
+export const pairedPartMethodValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PairedPart"]["method"]
+> = ["COPY_DATA", "MOVE_BOARD"];
+export const partThicknessPartValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartThickness"]["part"]
+> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const profileDocumentKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ProfileDocument"]["kind"]
+> = ["TABLET", "WATCH"];
+export const profileDocumentSealsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ProfileDocument"]["seals"]
+> = ["PRE_APPLIED", "STRIPS", "DIE_CUT", "BEAD", "CLIPS"];
+export const profileDocumentOpticalBondsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ProfileDocument"]["opticalBonds"]
+> = ["LIQUID", "FILM"];
+export const profileDocumentConfidenceValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ProfileDocument"]["confidence"][string]
+> = ["MEASURED", "PART_MAKER", "COMMON_PRACTICE", "GUESS"];
+export const repairPartsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Repair"]["parts"]
+> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const repairCuresValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Repair"]["cures"]
+> = [
+  "CRACKED_GLASS",
+  "DEAD_TOUCH",
+  "GHOST_TOUCH",
+  "FLICKER",
+  "DEAD_PICTURE",
+  "PALE_PATCH",
+  "LOOSE_FRONT",
+  "BROKEN_CLIP",
+];
+export const repairNeedsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Repair"]["needs"]
+> = [
+  "TAPE",
+  "DIE_CUT_RING",
+  "CAMERA_BRACKET",
+  "MAGNETS",
+  "INSULATION",
+  "HOME_KEY",
+  "SENSOR_INSERT",
+  "ANTENNA",
+  "CLIPS",
+  "GASKET",
+  "CHIP",
+  "DISPLAY_CABLE",
+];
+export const repairOldFrontValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Repair"]["oldFront"]
+> = ["SCRAP", "SAVE", "DATA_SOURCE", "DONOR"];
+export const seatMaterialValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Seat"]["material"]
+> = ["ALUMINIUM", "STEEL", "PAINTED_METAL", "PLASTIC"];
+export const variantSealsAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Variant"]["seals"]
+> = ["PRE_APPLIED", "STRIPS", "DIE_CUT", "BEAD", "CLIPS"];
+export const variantOpticalBondsAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Variant"]["opticalBonds"]
+> = ["LIQUID", "FILM"];
+export const benchJobStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchJob"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const benchViewStationsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchView"]["stations"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const batteryIsolatedHowValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BatteryIsolated"]["how"]
+> = ["UNPLUGGED", "CARD_UNDER_CONTACT"];
+export const batteryIsolatedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BatteryIsolated"]["type"]
+> = ["BatteryIsolated"];
+export const batterySeenBatteryValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BatterySeen"]["battery"]
+> = ["SOUND", "SWOLLEN"];
+export const batterySeenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BatterySeen"]["type"]
+> = ["BatterySeen"];
+export const bendMarkedCornerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BendMarked"]["corner"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const bendMarkedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BendMarked"]["type"]
+> = ["BendMarked"];
+export const cameBackTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CameBack"]["type"]
+> = ["CameBack"];
+export const carriedOverTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CarriedOver"]["type"]
+> = ["CarriedOver"];
+export const carryOverLostTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CarryOverLost"]["type"]
+> = ["CarryOverLost"];
+export const checkAnsweredAnswerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CheckAnswered"]["answer"]
+> = ["PASS", "FAIL", "CANNOT_TEST"];
+export const checkAnsweredTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CheckAnswered"]["type"]
+> = ["CheckAnswered"];
+export const coverRemovedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CoverRemoved"]["type"]
+> = ["CoverRemoved"];
+export const crackDrawnTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CrackDrawn"]["type"]
+> = ["CrackDrawn"];
+export const crackMarkedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CrackMarked"]["type"]
+> = ["CrackMarked"];
+export const dentMarkedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DentMarked"]["type"]
+> = ["DentMarked"];
+export const frontOpenedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FrontOpened"]["type"]
+> = ["FrontOpened"];
+export const frontSeenConditionValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FrontSeen"]["condition"]
+> = ["INTACT", "CRACKED", "SHATTERED"];
+export const frontSeenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FrontSeen"]["type"]
+> = ["FrontSeen"];
+export const functionTestedAnswerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FunctionTested"]["answer"]
+> = ["PASS", "FAIL", "CANNOT_TEST"];
+export const functionTestedPhaseValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FunctionTested"]["phase"]
+> = ["BEFORE", "OPEN", "AFTER"];
+export const functionTestedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FunctionTested"]["type"]
+> = ["FunctionTested"];
+export const handedOverTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HandedOver"]["type"]
+> = ["HandedOver"];
+export const holdOverriddenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HoldOverridden"]["type"]
+> = ["HoldOverridden"];
+export const isolationProvenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["IsolationProven"]["type"]
+> = ["IsolationProven"];
+export const jobOpenedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JobOpened"]["type"]
+> = ["JobOpened"];
+export const lyingChangedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LyingChanged"]["type"]
+> = ["LyingChanged"];
+export const markRemovedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MarkRemoved"]["type"]
+> = ["MarkRemoved"];
+export const mishapSeenMishapValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MishapSeen"]["mishap"]
+> = ["SLIP", "NEW_CRACK", "SCREW_DROPPED", "PICK_LOST"];
+export const mishapSeenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MishapSeen"]["type"]
+> = ["MishapSeen"];
+export const notWorthItTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["NotWorthIt"]["type"]
+> = ["NotWorthIt"];
+export const ownerToldTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["OwnerTold"]["type"]
+> = ["OwnerTold"];
+export const partReservedBringsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartReserved"]["brings"]
+> = [
+  "TAPE",
+  "DIE_CUT_RING",
+  "CAMERA_BRACKET",
+  "MAGNETS",
+  "INSULATION",
+  "HOME_KEY",
+  "SENSOR_INSERT",
+  "ANTENNA",
+  "CLIPS",
+  "GASKET",
+  "CHIP",
+  "DISPLAY_CABLE",
+];
+export const partReservedGradeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartReserved"]["grade"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const partReservedKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartReserved"]["kind"]
+> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const partReservedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartReserved"]["type"]
+> = ["PartReserved"];
+export const partReturnedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartReturned"]["type"]
+> = ["PartReturned"];
+export const photoTakenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PhotoTaken"]["type"]
+> = ["PhotoTaken"];
+export const pickTriedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PickTried"]["type"]
+> = ["PickTried"];
+export const plugFreedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PlugFreed"]["type"]
+> = ["PlugFreed"];
+export const powerSeenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PowerSeen"]["type"]
+> = ["PowerSeen"];
+export const repairAgreedGradeAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["RepairAgreed"]["grade"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const repairAgreedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["RepairAgreed"]["type"]
+> = ["RepairAgreed"];
+export const replacementPricedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ReplacementPriced"]["type"]
+> = ["ReplacementPriced"];
+export const screwsCountedDirectionValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["direction"]
+> = ["OUT", "IN"];
+export const screwsCountedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["type"]
+> = ["ScrewsCounted"];
+export const sealedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sealed"]["type"]> =
+  ["Sealed"];
+export const settingChangedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SettingChanged"]["type"]
+> = ["SettingChanged"];
+export const soakEndedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SoakEnded"]["type"]
+> = ["SoakEnded"];
+export const soakStartedSweepValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SoakStarted"]["sweep"]
+> = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
+export const soakStartedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SoakStarted"]["type"]
+> = ["SoakStarted"];
+export const stretchFreedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StretchFreed"]["type"]
+> = ["StretchFreed"];
+export const stripLaidTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StripLaid"]["type"]
+> = ["StripLaid"];
+export const stripsChosenSchoolValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StripsChosen"]["school"]
+> = ["BUTT", "MITRE", "GAPPED"];
+export const stripsChosenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StripsChosen"]["type"]
+> = ["StripsChosen"];
+export const symptomSeenSymptomValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SymptomSeen"]["symptom"]
+> = [
+  "CRACKED_GLASS",
+  "DEAD_TOUCH",
+  "GHOST_TOUCH",
+  "FLICKER",
+  "DEAD_PICTURE",
+  "PALE_PATCH",
+  "LOOSE_FRONT",
+  "BROKEN_CLIP",
+];
+export const symptomSeenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SymptomSeen"]["type"]
+> = ["SymptomSeen"];
+export const temperatureReadSurfaceValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TemperatureRead"]["surface"]
+> = ["GLASS", "FRAME"];
+export const temperatureReadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TemperatureRead"]["type"]
+> = ["TemperatureRead"];
+export const timerStartedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TimerStarted"]["type"]
+> = ["TimerStarted"];
+export const timerStoppedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TimerStopped"]["type"]
+> = ["TimerStopped"];
+export const undoneTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Undone"]["type"]> =
+  ["Undone"];
+export const wedgePulledTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["WedgePulled"]["type"]
+> = ["WedgePulled"];
+export const wedgeSetTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["WedgeSet"]["type"]
+> = ["WedgeSet"];
