@@ -939,7 +939,7 @@ export interface components {
       attends: string;
       sourceId: string | null;
       channels: components["schemas"]["Channel"][];
-      status: components["schemas"]["Status"];
+      status: components["schemas"]["StatusView"];
     };
     InstrumentsView: {
       instruments: components["schemas"]["InstrumentView"][];
@@ -957,16 +957,13 @@ export interface components {
       words: string;
       onASource: boolean;
     };
-    Said: {
-      /** @enum {string} */
-      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+    SaidView: {
       place: string;
-      /** Format: double */
-      value: number;
+      words: string;
     };
-    Status: {
+    StatusView: {
       trouble: string | null;
-      said: components["schemas"]["Said"][];
+      said: components["schemas"]["SaidView"][];
       /** Format: date-time */
       answeredAt: string | null;
     };
@@ -1300,6 +1297,7 @@ export interface components {
       kind: "TEXT" | "NUMBER" | "PLACE" | "POINT" | "LINE" | "CORNER";
       unit: string | null;
       suggestion: string | null;
+      mayBeEmpty: boolean;
     };
     Checked: {
       flaws: components["schemas"]["Flaw"][];
@@ -1314,6 +1312,16 @@ export interface components {
       mine: boolean;
       fact: components["schemas"]["Fact"];
       asks: components["schemas"]["AskView"][];
+    };
+    CornerView: {
+      /** @enum {string} */
+      landmark:
+        "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      words: string;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
     };
     Dot: {
       /** Format: double */
@@ -1333,6 +1341,7 @@ export interface components {
       outline: components["schemas"]["Vertex"][];
       inner: components["schemas"]["Vertex"][];
       parts: components["schemas"]["PartView"][];
+      corners: components["schemas"]["CornerView"][];
       features: components["schemas"]["FeatureView"][];
       borders: components["schemas"]["WidthView"][];
       ledges: components["schemas"]["WidthView"][];
@@ -1615,7 +1624,8 @@ export interface components {
     TimerView: {
       /** Format: int64 */
       seq: number;
-      kind: string;
+      /** @enum {string} */
+      warmth: "RISING" | "FALLING" | "NONE";
       words: string;
       /** Format: date-time */
       startedAt: string;
@@ -2544,6 +2554,8 @@ export interface components {
       /** Format: int64 */
       seq: number;
       kind: string;
+      /** @enum {string} */
+      warmth: "RISING" | "FALLING" | "NONE";
       words: string;
       /** Format: date-time */
       startedAt: string;
@@ -2590,6 +2602,7 @@ export interface components {
       type: "BatterySeen";
     };
     BendMarked: {
+      bentMm: number | null;
       /** @enum {string} */
       corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
       /** Format: double */
@@ -4666,9 +4679,6 @@ export const channelQuantityValues: ReadonlyArray<
 export const quantityViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["QuantityView"]["id"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
-export const saidQuantityValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["Said"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
 export const givenSourceKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenSource"]["kind"]
 > = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
@@ -4712,6 +4722,9 @@ export const askViewKindValues: ReadonlyArray<
 export const choiceViewToneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChoiceView"]["tone"]
 > = ["GO", "FAIL", "OTHER"];
+export const cornerViewLandmarkValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerView"]["landmark"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
 export const featureViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FeatureView"]["kind"]
 > = [
@@ -4832,6 +4845,9 @@ export const stepViewStationValues: ReadonlyArray<
 export const stepViewLeadValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
 > = ["RECORD", "ASK_AGAIN", "HAS_COME", "STOP", "REASONS"];
+export const timerViewWarmthValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
+> = ["RISING", "FALLING", "NONE"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
@@ -5066,6 +5082,9 @@ export const benchJobStationValues: ReadonlyArray<
   "SEAL",
   "PROVE",
 ];
+export const benchTimerWarmthValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]
+> = ["RISING", "FALLING", "NONE"];
 export const benchViewStationsValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchView"]["stations"]
 > = [

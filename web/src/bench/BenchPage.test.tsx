@@ -52,6 +52,7 @@ function timer(jobNumber: number, seconds: number): Schemas["BenchTimer"] {
     device: "Marrowby Quire 11",
     seq: 20,
     kind: "SOAK",
+    warmth: "RISING",
     words: "Soaking",
     startedAt: "2026-03-02T12:00:00Z",
     seconds,

@@ -20,6 +20,7 @@ const edge = {
     { atMm: 400, x: 0, y: 0 },
   ],
   inner: [],
+  corners: [],
   parts: [
     { landmark: "TOP", words: "camera edge", fromMm: 0, lengthMm: 100 },
     { landmark: "RIGHT", words: "port edge", fromMm: 100, lengthMm: 100 },

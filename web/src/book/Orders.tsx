@@ -1,18 +1,39 @@
 import { BatteryCharging, Zap } from "lucide-react";
+import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import type { Flaw } from "./document";
 
 /** How the device comes apart as it is drawn: what the bench will be led by. */
 export function Orders({ orders }: { orders: readonly Schemas["OrderView"][] }) {
-  return orders.map((order) => (
-    <section key={order.repair}>
-      <h3 className="text-lg font-semibold">Comes apart for: {order.repair}</h3>
-      <ol className="mt-1 flex flex-wrap gap-x-2 gap-y-1" aria-label={`Order for ${order.repair}`}>
+  const [chosen, setChosen] = useState(0);
+  const order = orders[chosen] ?? orders[0];
+  if (!order) {
+    return null;
+  }
+  return (
+    <section className="space-y-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <h3 className="mr-2 text-lg font-semibold">
+          Comes apart{orders.length === 1 && ` for: ${order.repair}`}
+        </h3>
+        {orders.length > 1 &&
+          orders.map((one, index) => (
+            <button
+              key={one.repair}
+              type="button"
+              aria-pressed={one === order}
+              className="min-h-10 rounded-full border-2 border-line bg-sheet px-3 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+              onClick={() => setChosen(index)}
+            >
+              {one.repair}
+            </button>
+          ))}
+      </div>
+      <ol className="flex flex-wrap items-center gap-x-2 gap-y-1" aria-label={`Order for ${order.repair}`}>
         {order.moves.map((move, index) => (
           <li key={index} className="flex items-center gap-2">
-            {index > 0 && <span aria-hidden>›</span>}
             {move.isolates ? (
-              <b className="flex items-center gap-1 bg-free px-2 text-sheet">
+              <b className="flex items-center gap-1 bg-ink px-2 text-sheet">
                 <BatteryCharging aria-hidden size={18} /> {move.words}: battery out of circuit
               </b>
             ) : move.live ? (
@@ -22,11 +43,12 @@ export function Orders({ orders }: { orders: readonly Schemas["OrderView"][] }) 
             ) : (
               <span>{move.words}</span>
             )}
+            {index < order.moves.length - 1 && <span aria-hidden>›</span>}
           </li>
         ))}
       </ol>
     </section>
-  ));
+  );
 }
 
 /** What nobody has looked at yet: the device can be worked on, the bench just can't say these. */

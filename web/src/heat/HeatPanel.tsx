@@ -19,7 +19,7 @@ import { WhyHeat } from "./WhyHeat";
 /** One number, the curve it comes from, the edge it is about; sources and reasons a tap away. */
 export function HeatPanel(props: PanelProps) {
   const { job } = props;
-  const soaking = job.timers.some((timer) => timer.kind === "SOAK");
+  const soaking = job.timers.some((timer) => timer.warmth === "RISING");
   const heat = useHeat(job.id, job.seq, !soaking);
   const forecast = useForecast(job.id, job.seq, soaking);
   if (soaking) {
@@ -137,7 +137,7 @@ function Running({ forecast, ...props }: PanelProps & { forecast: Forecast }) {
   const { job, record, pointed, onPoint, view, onView } = props;
   const units = useUnits();
   const nowS = useServerSeconds();
-  const timer = job.timers.find((t) => t.kind === "SOAK");
+  const timer = job.timers.find((t) => t.warmth === "RISING");
   const meant = timer?.seconds ?? 0;
   const elapsed = Math.max(0, nowS - Math.floor(Date.parse(forecast.startedAt) / 1000));
   const left = secondsLeft(forecast.startedAt, meant, nowS);

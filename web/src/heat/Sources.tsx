@@ -2,7 +2,7 @@ import { useState } from "react";
 import { ProblemError } from "@/api/client";
 import type { Job } from "@/job/useJob";
 import { clockWords } from "@/time/clock";
-import { type Source, useSources } from "@/tools/useTools";
+import { useSources } from "@/tools/useTools";
 import { length, say, temperature, typed, type Units, unitLabel } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { Choose, Field } from "@/ui/Field";
@@ -114,8 +114,8 @@ function ARecipe({ job, units, onChoose }: { job: Job; units: Units; onChoose: (
           setRecipe({
             sourceId: source.id,
             settingC: typed(given.settingC, "C", units) as number,
-            dial: source.air ? (number(given.dial, null) ?? middle(source)) : null,
-            distanceMm: source.air ? (number(given.distanceMm, "mm") ?? source.air.usualDistanceMm) : null,
+            dial: number(given.dial, null),
+            distanceMm: number(given.distanceMm, "mm"),
             sweep: source.air ? sweep : "FACE",
             seconds: number(given.seconds, null),
           });
@@ -170,8 +170,4 @@ function ARecipe({ job, units, onChoose }: { job: Job; units: Units; onChoose: (
       )}
     </section>
   );
-}
-
-function middle(source: Source): number | null {
-  return source.air ? (source.air.dialFrom + source.air.dialTo) / 2 : null;
 }

@@ -15,9 +15,12 @@ const edge = {
     { atMm: 300, x: 0, y: 0 },
   ],
   inner: [],
-  parts: [
-    { landmark: "TOP", words: "camera edge", fromMm: 0, lengthMm: 100 },
-    { landmark: "BOTTOM_RIGHT", words: "corner of port and cable edge", fromMm: 150, lengthMm: 0 },
+  parts: [{ landmark: "TOP", words: "camera edge", fromMm: 0, lengthMm: 100 }],
+  corners: [
+    { landmark: "TOP_LEFT", words: "corner of hinge and camera edge", x: 0, y: 0 },
+    { landmark: "TOP_RIGHT", words: "corner of camera and port edge", x: 100, y: 0 },
+    { landmark: "BOTTOM_RIGHT", words: "corner of port and cable edge", x: 100, y: 50 },
+    { landmark: "BOTTOM_LEFT", words: "corner of cable and hinge edge", x: 0, y: 50 },
   ],
   features: [],
   borders: [],

@@ -52,9 +52,9 @@ export function MarkBoard({
     if (tool === "DENT") {
       onDent(place);
     } else if (tool === "BEND") {
-      const corners = edge.parts.filter((p) => p.landmark.includes("_"));
-      const corner = `${place.yMm < edge.heightMm / 2 ? "TOP" : "BOTTOM"}_${place.xMm < edge.widthMm / 2 ? "LEFT" : "RIGHT"}`;
-      onBend(corner, corners.find((c) => c.landmark === corner)?.words ?? "corner");
+      const far = (corner: Edge["corners"][number]) => Math.hypot(corner.x - place.xMm, corner.y - place.yMm);
+      const nearest = edge.corners.reduce((a, b) => (far(b) < far(a) ? b : a));
+      onBend(nearest.landmark, nearest.words);
     } else {
       event.currentTarget.setPointerCapture(event.pointerId);
       drawing.current = true;

@@ -61,6 +61,9 @@ function Asking({
     const given = Object.fromEntries(
       choice.asks.map((ask) => {
         const text = values[ask.field] ?? "";
+        if (ask.mayBeEmpty && text.trim() === "") {
+          return [ask.field, undefined];
+        }
         return [ask.field, ask.kind === "NUMBER" ? typed(text, ask.unit, units) : text];
       }),
     );

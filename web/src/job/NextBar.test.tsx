@@ -44,7 +44,7 @@ const JOB = {
     { id: "HEAT", words: "Heat" },
     { id: "SEAL", words: "Seal" },
   ],
-  timers: [{ seq: 20, kind: "SOAK", words: "Soaking", startedAt: NOON, seconds: 240 }],
+  timers: [{ seq: 20, warmth: "RISING", words: "Soaking", startedAt: NOON, seconds: 240 }],
 } as unknown as Job;
 
 function show(

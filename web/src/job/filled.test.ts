@@ -8,7 +8,9 @@ const wedge = {
   tone: "OTHER",
   mine: true,
   fact: { type: "WedgeSet", positionMm: 0 },
-  asks: [{ field: "positionMm", label: "Where", kind: "PLACE", unit: "mm", suggestion: null }],
+  asks: [
+    { field: "positionMm", label: "Where", kind: "PLACE", unit: "mm", suggestion: null, mayBeEmpty: false },
+  ],
 } satisfies Choice;
 
 describe("a choice filled in", () => {

@@ -87,7 +87,7 @@ describe("keys of the workspace", () => {
   it("leaves a running timer to the key that means it", () => {
     learnServerTime("2026-03-02T08:00:00Z", Date.now());
     const waiting = { ...step, waitsFor: 4 };
-    const timer = { seq: 4, kind: "SOAK", words: "", startedAt: "2026-03-02T07:59:00Z", seconds: 120 };
+    const timer = { seq: 4, warmth: "RISING", words: "", startedAt: "2026-03-02T07:59:00Z", seconds: 120 };
     const on = keys({ action: largeAction(waiting, "INTAKE", null), timers: [timer] as never });
     press(" ");
     expect(on.go).not.toHaveBeenCalled();

@@ -24,7 +24,7 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       unwrap(await api.GET("/api/jobs/{jobId}/separate", { params: { path: { jobId: job.id } } })),
     placeholderData: (before: Plan | undefined) => before,
   });
-  const soaked = job.timers.some((t) => t.kind === "WORKABLE");
+  const soaked = job.timers.some((t) => t.warmth === "FALLING");
   const forecast = useForecast(job.id, job.seq, soaked);
   const nowS = useServerSeconds();
   const sinceS = forecast ? nowS - Math.floor(Date.parse(forecast.startedAt) / 1000) : 0;
@@ -142,7 +142,7 @@ function GoneCold({
   coldThere,
 }: Pick<PanelProps, "job" | "choose"> & { likely: boolean; coldThere: boolean }) {
   const now = useServerSeconds();
-  const timer = job.timers.find((t) => t.kind === "WORKABLE");
+  const timer = job.timers.find((t) => t.warmth === "FALLING");
   const warm = job.steps.find((step) => step.id === "separate.warm");
   const lay = warm?.choices[0];
   const cold = coldThere || (timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0);

@@ -18,7 +18,7 @@ const SOON = [
   { kind: "LIMIT", fromSeconds: 230 },
 ];
 
-function show(kind: Schemas["BenchTimer"]["kind"], elapsedS: number) {
+function show(warmth: Schemas["BenchTimer"]["warmth"], elapsedS: number) {
   shown.nowS = Date.parse(NOON) / 1000 + elapsedS;
   render(
     <MemoryRouter>
@@ -28,8 +28,9 @@ function show(kind: Schemas["BenchTimer"]["kind"], elapsedS: number) {
           jobNumber: 7,
           device: "Marrowby Quire 11",
           seq: 20,
-          kind,
-          words: kind === "SOAK" ? "Soaking" : "Drying",
+          kind: warmth === "RISING" ? "SOAK" : "DRYING",
+          warmth,
+          words: warmth === "RISING" ? "Soaking" : "Drying",
           startedAt: NOON,
           seconds: 240,
         }}
@@ -45,24 +46,24 @@ describe("a running timer in the shell", () => {
   });
 
   it("says what for, for which job and how long still, and leads there", () => {
-    const chip = show("DRYING", 30);
+    const chip = show("NONE", 30);
     expect(chip).toHaveTextContent("3:30Dryingjob 7");
     expect(chip).toHaveAttribute("href", "/jobs/job-7");
   });
 
   it("counts on once it is over, and says so in words", () => {
-    expect(show("DRYING", 252)).toHaveTextContent("+0:12Drying: overjob 7");
+    expect(show("NONE", 252)).toHaveTextContent("+0:12Drying: overjob 7");
   });
 
   it("says of a soak what the forecast says of now", () => {
     shown.forecast = { moments: SOON };
-    expect(show("SOAK", 100)).toHaveTextContent("2:20Soakingjob 7");
-    expect(show("SOAK", 190)).toHaveTextContent("0:50Bond readyjob 7");
-    expect(show("SOAK", 235)).toHaveTextContent("0:05Limit nearjob 7");
+    expect(show("RISING", 100)).toHaveTextContent("2:20Soakingjob 7");
+    expect(show("RISING", 190)).toHaveTextContent("0:50Bond readyjob 7");
+    expect(show("RISING", 235)).toHaveTextContent("0:05Limit nearjob 7");
   });
 
   it("says that a limit is near rather than that the time is over", () => {
     shown.forecast = { moments: SOON };
-    expect(show("SOAK", 260)).toHaveTextContent("+0:20Limit nearjob 7");
+    expect(show("RISING", 260)).toHaveTextContent("+0:20Limit nearjob 7");
   });
 });

@@ -8,7 +8,7 @@ type Timer = Schemas["BenchTimer"];
 
 /** What runs, for which job, and how long still; over is said by sign and shape, not by colour alone. */
 export function TimerChip({ timer }: { timer: Timer }) {
-  return timer.kind === "SOAK" ? <SoakChip timer={timer} /> : <Chip timer={timer} words={timer.words} />;
+  return timer.warmth === "RISING" ? <SoakChip timer={timer} /> : <Chip timer={timer} words={timer.words} />;
 }
 
 const MOMENTS: Partial<Record<Moment, string>> = { READY: "Bond ready", LIMIT: "Limit near" };

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
-import { temperature, type Units } from "@/units/units";
+import { say, temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
 import { SourceForm } from "./SourceForm";
@@ -47,14 +47,9 @@ export function ToolsPage() {
                   {i.host}:{i.port}, {attends(i, bench, sources.sources)}
                 </p>
                 <p>
-                  {i.status.said.map(({ quantity, place, value }) => (
-                    <span key={`${quantity} ${place}`} className="mr-4">
-                      {WHAT[place] ?? place}{" "}
-                      <span className="digits font-semibold">
-                        {quantity === "TEMPERATURE"
-                          ? temperature(value, units, 1)
-                          : `${value.toFixed(2)} ${bench?.quantities.find((q) => q.id === quantity)?.unit ?? ""}`}
-                      </span>
+                  {i.status.said.map(({ place, words }) => (
+                    <span key={`${place} ${words}`} className="mr-4">
+                      {WHAT[place] ?? place} <span className="digits font-semibold">{say(words, units)}</span>
                     </span>
                   ))}
                 </p>

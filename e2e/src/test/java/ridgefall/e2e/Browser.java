@@ -532,7 +532,7 @@ final class Browser implements AutoCloseable {
         return ((Number) driver.executeAsyncScript("""
                 const [path, done] = arguments;
                 fetch('/api' + path).then((answer) => answer.json()).then((job) => {
-                  const soak = job.timers.find((timer) => timer.kind === 'SOAK');
+                  const soak = job.timers.find((timer) => timer.warmth === 'RISING');
                   done(Date.parse(soak.startedAt) / 1000 + soak.seconds);
                 });
                 """, path())).doubleValue();

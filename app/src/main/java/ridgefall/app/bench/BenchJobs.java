@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import ridgefall.core.gate.Course;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.TimerKind;
 
 /** Reads the projections that the journal renews with every fact. */
 @Repository
@@ -43,6 +45,7 @@ class BenchJobs {
             String device,
             long seq,
             String kind,
+            TimerKind.Warmth warmth,
             String words,
             Instant startedAt,
             int seconds) {}
@@ -103,6 +106,7 @@ class BenchJobs {
                         row.getString("device"),
                         row.getLong("seq"),
                         row.getString("kind"),
+                        Course.clock(row.getString("kind")).warmth(),
                         row.getString("words"),
                         instant(row.getObject("started_at", OffsetDateTime.class)),
                         row.getInt("seconds")))

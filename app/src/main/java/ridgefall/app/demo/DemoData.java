@@ -100,7 +100,7 @@ class DemoData implements ApplicationRunner {
                 new SymptomSeen(Symptom.GHOST_TOUCH, true),
                 new CrackDrawn(
                         List.of(new Point(140, 0.5), new Point(128, 22), new Point(137, 48), new Point(120, 71))),
-                new BendMarked(Landmark.BOTTOM_RIGHT, 0.8));
+                new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, 60.0));
         job(QUIRE, null, "Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE));
         job(
                 "marrowby-quire-8",

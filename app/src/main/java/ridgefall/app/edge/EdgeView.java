@@ -3,6 +3,7 @@ package ridgefall.app.edge;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.core.edge.EdgeInterval;
@@ -25,6 +26,7 @@ public record EdgeView(
         List<Vertex> outline,
         List<Vertex> inner,
         List<PartView> parts,
+        List<CornerView> corners,
         List<FeatureView> features,
         List<WidthView> borders,
         List<WidthView> ledges,
@@ -39,6 +41,9 @@ public record EdgeView(
     public record Vertex(double atMm, double x, double y) {}
 
     public record PartView(Landmark landmark, String words, double fromMm, double lengthMm) {}
+
+    /** A corner of the box the outline lies in, as seen. */
+    public record CornerView(Landmark landmark, String words, double x, double y) {}
 
     public record FeatureView(
             String id,
@@ -96,6 +101,10 @@ public record EdgeView(
                                 p.interval().fromMm(),
                                 p.interval().lengthMm()))
                         .toList(),
+                Stream.of(Landmark.values())
+                        .filter(Landmark::isCorner)
+                        .map(corner -> corner(profile, corner, view))
+                        .toList(),
                 profile.features().stream().map(EdgeView::feature).toList(),
                 profile.borderMm().pieces().stream()
                         .map(p -> new WidthView(
@@ -131,15 +140,19 @@ public record EdgeView(
                     remove);
         }
         IntakeFact.BendMarked bend = (IntakeFact.BendMarked) mark.mark();
-        boolean right = bend.corner() == Landmark.TOP_RIGHT || bend.corner() == Landmark.BOTTOM_RIGHT;
-        boolean bottom = bend.corner() == Landmark.BOTTOM_RIGHT || bend.corner() == Landmark.BOTTOM_LEFT;
+        CornerView corner = corner(profile, bend.corner(), view);
         return new MarkView(
                 mark.seq(),
                 MarkKind.BEND,
-                List.of(dot(edge, right ? edge.widthMm() : 0, bottom ? edge.heightMm() : 0, view)),
+                List.of(new Dot(corner.x(), corner.y())),
                 bend.gapMm(),
-                "Bent at the " + profile.placeName(bend.corner()),
+                "Bent at the " + corner.words(),
                 remove);
+    }
+
+    private static CornerView corner(DeviceProfile profile, Landmark corner, View view) {
+        Coordinate seen = profile.edge().seen(profile.edge().boxCorner(corner), view);
+        return new CornerView(corner, profile.placeName(corner), seen.x, seen.y);
     }
 
     private static Dot dot(EdgeLine edge, double xMm, double yMm, View view) {

@@ -23,6 +23,7 @@ import ridgefall.core.heat.Forecast;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Measured;
@@ -86,11 +87,10 @@ class HeatController {
         Course course = jobs.course(jobId);
         HeatQuestion question = course.heatQuestion();
         HeatPlanner planner = question.planner(HeatPlanner.FULL);
-        Setup setup = new Setup(settingC, dial, distanceMm, sweep);
+        HeatSource source = question.source(sourceId);
+        Setup setup = source.completed(new Setup(settingC, dial, distanceMm, sweep));
         return HeatPlanView.of(
-                seconds == null
-                        ? planner.on(question.source(sourceId), setup)
-                        : planner.judged(question.source(sourceId), setup, seconds),
+                seconds == null ? planner.on(source, setup) : planner.judged(source, setup, seconds),
                 course.stillWarm(),
                 who.role());
     }

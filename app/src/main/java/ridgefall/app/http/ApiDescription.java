@@ -73,6 +73,7 @@ public class ApiDescription {
             new String[] {"HoldOverridden", "held"},
             new String[] {"RepairAgreed", "grade"},
             new String[] {"PhotoTaken", "words"},
+            new String[] {"BendMarked", "bentMm"},
             new String[] {"MishapSeen", "positionMm"},
             new String[] {"SoakStarted", "dial"},
             new String[] {"SoakStarted", "distanceMm"});

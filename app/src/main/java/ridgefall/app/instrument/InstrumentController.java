@@ -1,6 +1,7 @@
 package ridgefall.app.instrument;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
@@ -51,7 +52,26 @@ class InstrumentController {
             String attends,
             @Schema(nullable = true) String sourceId,
             List<Channel> channels,
-            Status status) {}
+            StatusView status) {}
+
+    /** @param trouble null while it answers */
+    record StatusView(
+            @Schema(nullable = true) String trouble,
+            List<SaidView> said,
+            @Schema(nullable = true) Instant answeredAt) {
+        static StatusView of(Status status) {
+            return new StatusView(
+                    status.trouble(),
+                    status.said().stream()
+                            .map(said ->
+                                    new SaidView(said.place(), said.quantity().words(said.value())))
+                            .toList(),
+                    status.answeredAt());
+        }
+    }
+
+    /** @param words value and unit, with temperatures as texts of steps have theirs */
+    record SaidView(String place, String words) {}
 
     /** What an instrument can attend to, and what it can measure. */
     record RunKind(String id, String words, boolean onASource) {}
@@ -74,7 +94,7 @@ class InstrumentController {
                                 i.attends(),
                                 i.sourceId(),
                                 i.channels(),
-                                watch.status(i.id())))
+                                StatusView.of(watch.status(i.id()))))
                         .toList(),
                 Course.CLOCKS.stream()
                         .map(kind -> new RunKind(kind.id(), kind.words(), kind.equals(HeatFact.SOAK)))

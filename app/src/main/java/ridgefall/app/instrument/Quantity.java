@@ -1,5 +1,7 @@
 package ridgefall.app.instrument;
 
+import java.util.Locale;
+
 /** What instruments at this bench measure, each in one unit; beyond its range an answer is none. */
 public enum Quantity {
     TEMPERATURE("°C", -40, 700),
@@ -21,6 +23,13 @@ public enum Quantity {
 
     public String unit() {
         return unit;
+    }
+
+    /** A value with its unit, as texts of the core have theirs. */
+    String words(double value) {
+        return this == TEMPERATURE
+                ? String.format(Locale.ROOT, "{C:%.1f}", value)
+                : String.format(Locale.ROOT, "%.2f %s", value, unit);
     }
 
     public double least() {

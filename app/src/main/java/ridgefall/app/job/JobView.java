@@ -26,6 +26,7 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
@@ -95,7 +96,8 @@ public record JobView(
                     mine,
                     choice.fact(),
                     choice.asks().stream()
-                            .map(a -> new AskView(a.field(), a.label(), a.kind(), a.unit(), a.suggestion()))
+                            .map(a -> new AskView(
+                                    a.field(), a.label(), a.kind(), a.unit(), a.suggestion(), a.mayBeEmpty()))
                             .toList());
         }
     }
@@ -105,12 +107,18 @@ public record JobView(
             String label,
             Step.Ask.Kind kind,
             @Schema(nullable = true) String unit,
-            @Schema(nullable = true) String suggestion) {}
+            @Schema(nullable = true) String suggestion,
+            boolean mayBeEmpty) {}
 
-    public record TimerView(long seq, String kind, String words, Instant startedAt, int seconds) {
+    public record TimerView(long seq, TimerKind.Warmth warmth, String words, Instant startedAt, int seconds) {
         static List<TimerView> running(Course course) {
             return course.state().running().stream()
-                    .map(t -> new TimerView(t.seq(), t.kind(), Course.timing(t), t.startedAt(), t.seconds()))
+                    .map(t -> new TimerView(
+                            t.seq(),
+                            Course.clock(t.kind()).warmth(),
+                            Course.clock(t.kind()).words(),
+                            t.startedAt(),
+                            t.seconds()))
                     .toList();
         }
     }

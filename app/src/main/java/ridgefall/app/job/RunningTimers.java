@@ -40,7 +40,7 @@ class RunningTimers implements Projector {
                     .param("seq", timer.seq())
                     .param("timer", timer.id())
                     .param("kind", timer.kind())
-                    .param("words", Course.timing(timer))
+                    .param("words", Course.clock(timer.kind()).words())
                     .param("started", at(timer.startedAt()))
                     .param("seconds", timer.seconds())
                     .update();

@@ -53,7 +53,7 @@ class RunController {
                 .map(timer -> new RunView(
                         timer.seq(),
                         timer.kind(),
-                        Course.timing(timer),
+                        Course.clock(timer.kind()).words(),
                         timer.startedAt(),
                         timer.stoppedAt(),
                         readings.channels(jobId, timer.seq()).stream()

@@ -2,6 +2,7 @@ package ridgefall.core.edge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
@@ -36,6 +37,17 @@ public final class EdgeLine {
         this.index = new LengthIndexedLine(outline);
         this.lengthMm = outline.getLength();
         this.parts = List.copyOf(parts);
+    }
+
+    /** The same line is the same axis, whoever made it: what was computed for one holds for the other. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof EdgeLine line && outline.equalsExact(line.outline) && parts.equals(line.parts);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(widthMm, heightMm, lengthMm);
     }
 
     /** A rounded rectangle with one radius for all corners. */
@@ -216,6 +228,18 @@ public final class EdgeLine {
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no " + landmark + " on this outline"))
                 .interval();
+    }
+
+    /** The place on the edge nearest to a corner of the bounding box; there is one on a sharp corner too. */
+    public double cornerMm(Landmark corner) {
+        return positionOf(boxCorner(corner));
+    }
+
+    /** @param corner one of the four corners */
+    public Coordinate boxCorner(Landmark corner) {
+        boolean right = corner == Landmark.TOP_RIGHT || corner == Landmark.BOTTOM_RIGHT;
+        boolean bottom = corner == Landmark.BOTTOM_RIGHT || corner == Landmark.BOTTOM_LEFT;
+        return new Coordinate(right ? widthMm : 0, bottom ? heightMm : 0);
     }
 
     /** The outline as seen with the device turned and perhaps face down: the same positions, other points. */

@@ -40,7 +40,6 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
-import ridgefall.core.job.Timer;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
@@ -237,13 +236,12 @@ public final class Course {
         return JobRecord.of(profile, journal, state, words(), bond.withoutStrips(profile, state));
     }
 
-    /** What a clock is about, in words. */
-    public static String timing(Timer timer) {
+    /** What a clock is about; one that only a newer version knows is called by its id. */
+    public static TimerKind clock(String kind) {
         return CLOCKS.stream()
-                .filter(kind -> kind.id().equals(timer.kind()))
-                .map(TimerKind::words)
+                .filter(known -> known.id().equals(kind))
                 .findFirst()
-                .orElse(timer.kind());
+                .orElseGet(() -> new TimerKind(kind, kind));
     }
 
     /** The first step that is still open; empty once handed over. No station is asked that comes after it. */

@@ -19,7 +19,7 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
     /** As much as air can keep warm at a time: about a hand's width. */
     private static final double STRETCH_MM = 100;
 
-    /** A bent frame is lifted over this share of its shorter side, to both sides of the corner. */
+    /** Where nobody measured, a bent frame is lifted over this share of its shorter side, to both sides of the corner. */
     private static final double LIFTED_SHARE = 0.5;
 
     /** Share of the heat along the glass that still gets across cracks; an estimate. */
@@ -87,10 +87,11 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
     }
 
     private static double gapMm(EdgeLine edge, List<BendMarked> bends, double positionMm) {
-        double reach = LIFTED_SHARE * Math.min(edge.widthMm(), edge.heightMm());
+        double usualReach = LIFTED_SHARE * Math.min(edge.widthMm(), edge.heightMm());
         double gap = 0;
         for (BendMarked bend : bends) {
-            double corner = edge.interval(bend.corner()).middleMm(edge.lengthMm());
+            double reach = bend.bentMm() == null ? usualReach : bend.bentMm();
+            double corner = edge.cornerMm(bend.corner());
             double off = Math.abs(positionMm - corner);
             double distance = Math.min(off, edge.lengthMm() - off);
             gap = Math.max(gap, bend.gapMm() * Math.max(0, 1 - distance / reach));

@@ -9,14 +9,15 @@ import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
 import ridgefall.core.job.TimerKind;
+import ridgefall.core.job.TimerKind.Warmth;
 import ridgefall.core.units.Allowed;
 
 /** What heat does to a front, what is tried meanwhile and what is measured. */
 public sealed interface HeatFact extends Fact.Of<HeatState> {
     Family<HeatState> FAMILY = new Family<>(HeatFact.class, HeatState.NOTHING);
 
-    TimerKind SOAK = new TimerKind("SOAK", "Soaking");
-    TimerKind WORKABLE = new TimerKind("WORKABLE", "Bond workable");
+    TimerKind SOAK = new TimerKind("SOAK", "Soaking", Warmth.RISING);
+    TimerKind WORKABLE = new TimerKind("WORKABLE", "Bond workable", Warmth.FALLING);
 
     /** How a source meets the front: a face lies on it, or an outlet is led along the border. */
     enum Sweep {

@@ -108,9 +108,18 @@ public record HeatSource(
 
     /** Middle dial, usual distance. */
     public Setup usual(double settingC, Sweep sweep) {
+        return air == null ? Setup.face(settingC) : completed(new Setup(settingC, null, null, sweep));
+    }
+
+    /** What a recipe leaves open of an outlet is taken as usual. */
+    public Setup completed(Setup setup) {
         return air == null
-                ? Setup.face(settingC)
-                : new Setup(settingC, (air.dialFrom + air.dialTo) / 2, air.usualDistanceMm, sweep);
+                ? setup
+                : new Setup(
+                        setup.settingC(),
+                        setup.dial() == null ? (air.dialFrom + air.dialTo) / 2 : setup.dial(),
+                        setup.distanceMm() == null ? air.usualDistanceMm : setup.distanceMm(),
+                        setup.sweep());
     }
 
     List<Sweep> sweeps() {

@@ -213,8 +213,13 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
         }
     }
 
-    /** The frame is bent: {@code gapMm} under this corner when it lies on a flat plate, 0.1–10 mm. */
-    record BendMarked(Landmark corner, double gapMm) implements IntakeFact {
+    /**
+     * The frame is bent.
+     *
+     * @param gapMm under this corner when it lies on a flat plate, 0.1–10 mm
+     * @param bentMm length of edge from the corner to where it touches, 5–500 mm; null where nobody measured
+     */
+    record BendMarked(Landmark corner, double gapMm, Double bentMm) implements IntakeFact {
         @Override
         public void check() {
             Allowed.present("corner", corner);
@@ -222,6 +227,9 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
                 throw new NotAllowed("corner", corner, "TOP_LEFT, TOP_RIGHT, BOTTOM_RIGHT or BOTTOM_LEFT");
             }
             Allowed.between("gapMm", gapMm, 0.1, 10, "mm");
+            if (bentMm != null) {
+                Allowed.between("bentMm", bentMm, 5, 500, "mm");
+            }
         }
 
         @Override
@@ -231,7 +239,8 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
 
         @Override
         public String words(FactWords told) {
-            return "Bent: gap of {mm:" + gapMm + "} under the " + told.profile().placeName(corner);
+            return "Bent: gap of {mm:" + gapMm + "} under the " + told.profile().placeName(corner)
+                    + (bentMm == null ? "" : ", over {mm:" + bentMm + "}");
         }
     }
 

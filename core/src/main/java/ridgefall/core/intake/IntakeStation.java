@@ -181,9 +181,11 @@ public final class IntakeStation implements StationRoom {
                         new Ask("at", "Place", Ask.Kind.POINT, null, null)),
                 Step.other(
                         "Bent",
-                        new IntakeFact.BendMarked(Landmark.TOP_LEFT, 0),
+                        new IntakeFact.BendMarked(Landmark.TOP_LEFT, 0, null),
                         new Ask("corner", "Corner", Ask.Kind.CORNER, null, null),
-                        new Ask("gapMm", "Gap under the corner", Ask.Kind.NUMBER, "mm", null)));
+                        new Ask("gapMm", "Gap under the corner", Ask.Kind.NUMBER, "mm", null),
+                        Ask.ifKnown(
+                                "bentMm", "From the corner to where it touches, if measured", Ask.Kind.NUMBER, "mm")));
     }
 
     public static Choice remove(IntakeState.Mark mark) {

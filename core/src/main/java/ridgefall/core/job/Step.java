@@ -59,7 +59,11 @@ public record Step(
     }
 
     /** A value the tap still needs: the fact's field, how to ask for it, and its unit ({@code C}, {@code s}, none). */
-    public record Ask(String field, String label, Kind kind, String unit, String suggestion) {
+    public record Ask(String field, String label, Kind kind, String unit, String suggestion, boolean mayBeEmpty) {
+        public Ask(String field, String label, Kind kind, String unit, String suggestion) {
+            this(field, label, kind, unit, suggestion, false);
+        }
+
         public enum Kind {
             TEXT,
             NUMBER,
@@ -71,6 +75,11 @@ public record Step(
             LINE,
             /** A corner tapped on the outline. */
             CORNER
+        }
+
+        /** One that may be left empty: the choice then stays as it is. */
+        public static Ask ifKnown(String field, String label, Kind kind, String unit) {
+            return new Ask(field, label, kind, unit, null, true);
         }
 
         public static Ask reason(String label) {

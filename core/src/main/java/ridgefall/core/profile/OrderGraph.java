@@ -278,17 +278,17 @@ public final class OrderGraph {
         return switch (move.act()) {
             case SCREW_OUT ->
                 moves.size() == 1
-                        ? "screw " + move.id()
+                        ? "screw " + move.id() + " out"
                         : moves.size() + " screws, " + move.id() + " to "
-                                + moves.get(moves.size() - 1).id();
+                                + moves.get(moves.size() - 1).id() + ", out";
             case UNPLUG ->
                 device.connectors().stream()
                         .filter(plug -> plug.id().equals(move.id()))
                         .map(Connector::words)
                         .findFirst()
                         .orElseThrow();
-            case LIFT -> move.equals(FRONT_OPEN) ? "front open" : called(move.id()) + " lifted";
-            case OFF -> move.equals(FRONT_OFF) ? "front off" : called(move.id()) + " off";
+            case LIFT -> move.equals(FRONT_OPEN) ? "front open" : called(move.id()) + ": lifted";
+            case OFF -> move.equals(FRONT_OFF) ? "front off" : called(move.id()) + ": off";
         };
     }
 

@@ -59,6 +59,23 @@ class EdgeLineTest {
     }
 
     @Test
+    void everyCornerHasAPlaceOnTheEdgeSharpOrRound() {
+        // Where a corner is round, the middle of its arc; where it is sharp, the corner itself.
+        assertThat(TABLET.cornerMm(Landmark.TOP_RIGHT))
+                .isCloseTo(TABLET.interval(Landmark.TOP_RIGHT).middleMm(TABLET.lengthMm()), within(1e-6));
+        EdgeLine sharp = EdgeLine.roundedRectangle(200, 100, 0);
+        assertThat(sharp.cornerMm(Landmark.TOP_RIGHT)).isCloseTo(200, within(1e-9));
+        assertThat(sharp.cornerMm(Landmark.BOTTOM_LEFT)).isCloseTo(500, within(1e-9));
+    }
+
+    @Test
+    void theSameShapeIsTheSameAxis() {
+        EdgeLine one = EdgeLine.roundedRectangle(200, 100, 12);
+        assertThat(EdgeLine.roundedRectangle(200, 100, 12)).isEqualTo(one).hasSameHashCodeAs(one);
+        assertThat(EdgeLine.roundedRectangle(200, 100, 12.1)).isNotEqualTo(one);
+    }
+
+    @Test
     void turningFourTimesOrMirroringTwiceChangesNothing() {
         Coordinate point = TABLET.pointAt(33);
         assertThat(TABLET.seen(point, new View(0, false))).isEqualTo(point);

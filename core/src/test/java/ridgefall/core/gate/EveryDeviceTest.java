@@ -163,8 +163,9 @@ class EveryDeviceTest {
 
     @Test
     void aBentFrameAsksForClampsBeforeTheSeal() {
-        Journey journey =
-                new Journey().append(new BendMarked(Landmark.BOTTOM_RIGHT, 0.8)).until(Station.SEAL);
+        Journey journey = new Journey()
+                .append(new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, null))
+                .until(Station.SEAL);
         assertThat(journey.holds(new SealFact.Sealed())).extracting(Hold::id).contains("seal.straight");
         assertThat(journey.course().cautions(Station.HEAT))
                 .singleElement()

@@ -68,7 +68,7 @@ class WanderingTest {
             journey.append(new IntakeFact.CrackMarked(Math.floor(random.nextDouble() * edge), random.nextInt(2) * 30));
         }
         if (random.nextInt(3) == 0) {
-            journey.append(new IntakeFact.BendMarked(Landmark.BOTTOM_LEFT, 0.7));
+            journey.append(new IntakeFact.BendMarked(Landmark.BOTTOM_LEFT, 0.7, null));
         }
         return journey;
     }

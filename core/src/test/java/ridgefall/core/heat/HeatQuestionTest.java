@@ -85,12 +85,42 @@ class HeatQuestionTest {
 
     @Test
     void aBentFrameIsLiftedOffThePlateAndTheGelPadGivesWay() {
-        List<BendMarked> bent = List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2));
+        List<BendMarked> bent = List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2, null));
         HeatPlan plate = on(PLATE, QUIRE, FrontCondition.INTACT, List.of(), bent);
         HeatPlan pad = on(PAD, QUIRE, FrontCondition.INTACT, List.of(), bent);
         assertThat(coldest(plate).why()).startsWith("lifted {mm:");
         assertThat(plate.readyAt().p50()).isGreaterThan(whole(PLATE).readyAt().p50() * 1.1);
         assertThat(pad.readyAt().p50()).isLessThan(whole(PAD).readyAt().p50() * 1.02);
+    }
+
+    /** Half the frame's shorter side, 88 mm, is lifted where nobody measured; 20 mm is not much of the edge. */
+    @Test
+    void whoMeasuresHowLongTheBendIsHeatsNoMoreThanThatFor() {
+        HeatPlan usual = on(
+                PLATE,
+                QUIRE,
+                FrontCondition.INTACT,
+                List.of(),
+                List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2, null)));
+        HeatPlan asLong = on(
+                PLATE,
+                QUIRE,
+                FrontCondition.INTACT,
+                List.of(),
+                List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2, 88.0)));
+        HeatPlan shorter = on(
+                PLATE,
+                QUIRE,
+                FrontCondition.INTACT,
+                List.of(),
+                List.of(new BendMarked(Landmark.BOTTOM_RIGHT, 1.2, 20.0)));
+        assertThat(asLong.readyAt().p50()).isEqualTo(usual.readyAt().p50());
+        assertThat(shorter.readyAt().p50()).isLessThan(usual.readyAt().p50());
+    }
+
+    @Test
+    void aProfileReadASecondTimeAsksTheSame() {
+        assertThat(ShippedBook.quire11()).isEqualTo(ShippedBook.quire11()).hasSameHashCodeAs(ShippedBook.quire11());
     }
 
     @Test

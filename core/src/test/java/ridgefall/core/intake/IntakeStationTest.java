@@ -116,7 +116,11 @@ class IntakeStationTest {
         assertThat(board.dent().asks()).extracting(Step.Ask::kind).containsExactly(Step.Ask.Kind.POINT);
         assertThat(board.bend().asks())
                 .extracting(Step.Ask::kind)
-                .containsExactly(Step.Ask.Kind.CORNER, Step.Ask.Kind.NUMBER);
+                .containsExactly(Step.Ask.Kind.CORNER, Step.Ask.Kind.NUMBER, Step.Ask.Kind.NUMBER);
+        assertThat(board.bend().asks())
+                .filteredOn(Step.Ask::mayBeEmpty)
+                .extracting(Step.Ask::field)
+                .containsExactly("bentMm");
         assertThat(board.crackAt().asks()).extracting(Step.Ask::field).containsExactly("fromMm");
     }
 }

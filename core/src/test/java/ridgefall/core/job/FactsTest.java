@@ -53,7 +53,7 @@ class FactsTest {
                 Arguments.of(new CrackDrawn(List.of(new Point(0, 0), new Point(30, 40))), "Crack drawn, {mm:50} long"),
                 Arguments.of(new DentMarked(new Point(3, 4)), "Dent marked"),
                 Arguments.of(
-                        new BendMarked(Landmark.BOTTOM_RIGHT, 0.8),
+                        new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, null),
                         "Bent: gap of {mm:0.8} under the corner of port edge and cable edge"),
                 Arguments.of(new IntakeFact.CameBack(12), "Came back: it was job 12"),
                 Arguments.of(new MarkRemoved(7), "Not so after all: Dent marked"),
@@ -93,7 +93,7 @@ class FactsTest {
 
     @Test
     void whatAJournalHoldsIsTakenWhateverIsAllowedToday() {
-        assertThat(new BendMarked(Landmark.TOP_LEFT, 40).gapMm()).isEqualTo(40);
+        assertThat(new BendMarked(Landmark.TOP_LEFT, 40, null).gapMm()).isEqualTo(40);
         assertThat(new HeatFact.SettingChanged(700).settingC()).isEqualTo(700);
     }
 
@@ -111,9 +111,11 @@ class FactsTest {
 
     @Test
     void onlyCornersRockAndOnlyByAGapThatCanBe() {
-        assertThatThrownBy(() -> new BendMarked(Landmark.LEFT, 1).check()).hasMessageContaining("corner is LEFT");
-        assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 40).check())
+        assertThatThrownBy(() -> new BendMarked(Landmark.LEFT, 1, null).check()).hasMessageContaining("corner is LEFT");
+        assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 40, null).check())
                 .hasMessage("gapMm is 40; allowed: 0.1 to 10 mm");
+        assertThatThrownBy(() -> new BendMarked(Landmark.TOP_LEFT, 0.8, 2.0).check())
+                .hasMessage("bentMm is 2; allowed: 5 to 500 mm");
     }
 
     @Test
