@@ -86,6 +86,33 @@ class NodesTest {
         assertThat(late.text("detail")).isEqualTo("Ansa Orrick: Switched off");
     }
 
+    /** While versions change over, nodes of both are up: what only the newer knows is neither lost nor passed by. */
+    @Test
+    void aNewerNodeWritesBetweenTheTapsOfThisOneAndNothingIsLost() {
+        UUID job = here.openJob();
+        assertThat(here.append(job, 1, power(true)).status()).isEqualTo(200);
+        there.get("/api/jobs/" + job);
+        String written = "{\"type\":\"PanelGlowed\",\"lumen\":7}";
+        JdbcClient jdbc = app.bean(JdbcClient.class);
+        jdbc.sql("""
+                        insert into journal (job_id, seq, command_id, happened_at, who, role, fact)
+                        values (:job, 3, gen_random_uuid(), now(), 'Somebody', 'LEAD', cast(:fact as jsonb))""").param("job", job).param("fact", written).update();
+        jdbc.sql("update job set seq = 3 where id = :job").param("job", job).update();
+        for (Client node : List.of(here, there)) {
+            Answer late = node.append(job, 2, power(false));
+            assertThat(late.status()).isEqualTo(409);
+            assertThat(late.text("detail")).isEqualTo("Somebody: Recorded by a newer version: PanelGlowed");
+            assertThat(node.append(job, 3, power(false)).status()).isEqualTo(422);
+            JsonNode exported = node.get("/api/jobs/" + job + "/export").json();
+            assertThat(exported.get("journal")).hasSize(3);
+            assertThat(exported.at("/journal/2/fact")).isEqualTo(Client.JSON.readTree(written));
+        }
+        UUID other = here.openJob();
+        assertThat(here.append(other, 1, power(true)).status())
+                .as("other jobs go on")
+                .isEqualTo(200);
+    }
+
     @Test
     void aCommandThatWasSentToOneIsNoNewOneAtTheOther() {
         UUID job = here.openJob();

@@ -64,9 +64,8 @@ class AccessibilityTest {
         look(bench, "/tools", "Two thermocouples");
         look(bench, "/shop", "An hour of hands");
         bench.open("/book/marrowby-quire-11");
-        for (String section : new String[] {
-            "Edge", "Outline and body", "Functions", "Inside", "Carry over", "Repairs", "Variants"
-        }) {
+        for (String section :
+                new String[] {"Edge", "Outline and body", "Functions", "Inside", "Carry over", "Repairs", "Variants"}) {
             bench.awaitText("Outline and body");
             bench.click(section);
             check(bench, "book: " + section);

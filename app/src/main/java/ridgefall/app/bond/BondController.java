@@ -125,7 +125,7 @@ class BondController {
         boolean forward = side == Ledge.Side.TOP || side == Ledge.Side.RIGHT;
         double start = edge.positionOf(forward ? a : b);
         double end = edge.positionOf(forward ? b : a);
-        return new double[] {start, edge.wrap(end - start)};
+        return new double[] {start, edge.turn().wrap(end - start)};
     }
 
     private static Coordinate onOutline(EdgeLine edge, Ledge.Side side, double along) {

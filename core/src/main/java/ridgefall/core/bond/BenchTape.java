@@ -102,13 +102,13 @@ public final class BenchTape {
 
     /** An interval on a straight edge in that edge's own coordinate; corners carry no strips. */
     private static Optional<Skip> skip(EdgeLine edge, EdgeInterval where, String because) {
-        Landmark landmark = edge.landmarkAt(where.middleMm(edge.lengthMm()));
+        Landmark landmark = edge.landmarkAt(edge.turn().middle(where));
         if (landmark.isCorner()) {
             return Optional.empty();
         }
         Side side = Side.valueOf(landmark.name());
         Coordinate from = edge.pointAt(where.fromMm());
-        Coordinate to = edge.pointAt(where.toMm(edge.lengthMm()));
+        Coordinate to = edge.pointAt(edge.turn().end(where));
         double a = side.horizontal() ? from.x : from.y;
         double b = side.horizontal() ? to.x : to.y;
         return Optional.of(new Skip(side, Math.min(a, b), Math.max(a, b), because));

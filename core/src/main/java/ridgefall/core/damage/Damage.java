@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.LineString;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
@@ -74,28 +75,26 @@ public final class Damage {
             if (inside <= profile.borderMm().at(position) + REACH_MM) {
                 run.add(position);
             } else if (!run.isEmpty()) {
-                found.add(around(run, edge.lengthMm()));
+                found.add(around(run, edge.turn()));
                 run.clear();
             }
         }
         if (!run.isEmpty()) {
-            found.add(around(run, edge.lengthMm()));
+            found.add(around(run, edge.turn()));
         }
         return found;
     }
 
     /** From the first place of a run as far as it strays to both sides, the short way round. */
-    private static EdgeInterval around(List<Double> positions, double perimeter) {
+    private static EdgeInterval around(List<Double> positions, Turn turn) {
         double origin = positions.get(0);
         double back = 0;
         double ahead = 0;
         for (double position : positions) {
-            double from = ((position - origin) % perimeter + perimeter) % perimeter;
-            double signed = from > perimeter / 2 ? from - perimeter : from;
-            back = Math.min(back, signed);
-            ahead = Math.max(ahead, signed);
+            double way = turn.way(origin, position);
+            back = Math.min(back, way);
+            ahead = Math.max(ahead, way);
         }
-        double start = ((origin + back) % perimeter + perimeter) % perimeter;
-        return new EdgeInterval(start, ahead - back).grown(HALF_MM, perimeter);
+        return turn.grown(new EdgeInterval(turn.wrap(origin + back), ahead - back), HALF_MM);
     }
 }

@@ -109,7 +109,7 @@ record ClosedOutline(Coordinate[] ring, LengthIndexedLine index, double widthMm,
                 to = on.get(i);
             }
         }
-        return EdgeInterval.between(from, to, length);
+        return new Turn(length).between(from, to);
     }
 
     private double distance(Landmark side, Coordinate c) {

@@ -27,7 +27,7 @@ public final class EdgeLine {
     private final double heightMm;
     private final LineString outline;
     private final LengthIndexedLine index;
-    private final double lengthMm;
+    private final Turn turn;
     private final List<Part> parts;
 
     EdgeLine(double widthMm, double heightMm, LineString outline, List<Part> parts) {
@@ -35,7 +35,7 @@ public final class EdgeLine {
         this.heightMm = heightMm;
         this.outline = outline;
         this.index = new LengthIndexedLine(outline);
-        this.lengthMm = outline.getLength();
+        this.turn = new Turn(outline.getLength());
         this.parts = List.copyOf(parts);
     }
 
@@ -47,7 +47,7 @@ public final class EdgeLine {
 
     @Override
     public int hashCode() {
-        return Objects.hash(widthMm, heightMm, lengthMm);
+        return Objects.hash(widthMm, heightMm, turn);
     }
 
     /** A rounded rectangle with one radius for all corners. */
@@ -163,7 +163,12 @@ public final class EdgeLine {
     }
 
     public double lengthMm() {
-        return lengthMm;
+        return turn.lengthMm();
+    }
+
+    /** Once round this edge. */
+    public Turn turn() {
+        return turn;
     }
 
     /** Straight edges and corners in working order, clockwise from the top edge. */
@@ -176,21 +181,15 @@ public final class EdgeLine {
         return outline;
     }
 
-    /** The position that means the same place within one turn: 0 ≤ result &lt; length. */
-    public double wrap(double positionMm) {
-        double wrapped = positionMm % lengthMm;
-        return wrapped < 0 ? wrapped + lengthMm : wrapped;
-    }
-
     /** The point at a position; positions beyond one turn wrap. */
     public Coordinate pointAt(double positionMm) {
-        return index.extractPoint(wrap(positionMm));
+        return index.extractPoint(turn.wrap(positionMm));
     }
 
     /** The point {@code inwardMm} inside the outline, square to it, at a position. */
     public Coordinate pointInside(double positionMm, double inwardMm) {
         // JTS offsets to the left as seen with y up; on a clockwise line with y down that side is the inside.
-        return index.extractPoint(wrap(positionMm), inwardMm);
+        return index.extractPoint(turn.wrap(positionMm), inwardMm);
     }
 
     /** The outward unit normal at a position. */
@@ -202,14 +201,14 @@ public final class EdgeLine {
 
     /** The position on the outline nearest to a point. */
     public double positionOf(Coordinate point) {
-        return wrap(index.project(point));
+        return turn.wrap(index.project(point));
     }
 
     /** The landmark a position lies on. */
     public Landmark landmarkAt(double positionMm) {
-        double at = wrap(positionMm);
+        double at = turn.wrap(positionMm);
         return parts.stream()
-                .filter(part -> part.interval().contains(at, lengthMm))
+                .filter(part -> turn.contains(part.interval(), at))
                 .findFirst()
                 .orElse(parts.get(parts.size() - 1))
                 .landmark();

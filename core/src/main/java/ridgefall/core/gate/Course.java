@@ -389,9 +389,9 @@ public final class Course {
         }
         boolean atTheEdge = station == Station.HEAT || station == Station.SEPARATE || station == Station.CLEAN;
         for (EdgeInterval crack : atTheEdge ? Damage.edgeCracks(profile, state) : List.<EdgeInterval>of()) {
-            double perimeter = profile.edge().lengthMm();
-            String place = profile.placeName(profile.edge().landmarkAt(crack.middleMm(perimeter)));
-            cautions.add("Crack over the " + place + " at {mm:" + Math.round(crack.middleMm(perimeter)) + "}: "
+            double middle = profile.edge().turn().middle(crack);
+            String place = profile.placeName(profile.edge().landmarkAt(middle));
+            cautions.add("Crack over the " + place + " at {mm:" + Math.round(middle) + "}: "
                     + switch (station) {
                         case HEAT -> "it touches the source badly and cools sooner.";
                         case SEPARATE -> "lift there, don't slide; shallow.";

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatStack;
@@ -15,7 +16,7 @@ import ridgefall.core.profile.HeatStack;
  * @param workingStretch where air goes stretch by stretch, as on the longest straight edge: no other takes longer
  * @param stretches how many of them go round the edge
  */
-record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingStretch, int stretches) {
+record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval workingStretch, int stretches) {
     /** As much as air can keep warm at a time: about a hand's width. */
     private static final double STRETCH_MM = 100;
 
@@ -42,19 +43,19 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
     /** @param pieceMm about how long a piece is to be; there are {@value #LEAST} to {@value #MOST} of them */
     static EdgePieces of(DeviceProfile profile, List<EdgeInterval> cracks, List<BendMarked> bends, double pieceMm) {
         EdgeLine edge = profile.edge();
-        double perimeter = edge.lengthMm();
-        int count = (int) Math.min(MOST, Math.max(LEAST, Math.round(perimeter / pieceMm)));
-        double length = perimeter / count;
+        Turn turn = edge.turn();
+        int count = (int) Math.min(MOST, Math.max(LEAST, Math.round(turn.lengthMm() / pieceMm)));
+        double length = turn.lengthMm() / count;
         List<Piece> pieces = IntStream.range(0, count)
                 .mapToObj(i -> {
                     EdgeInterval here = new EdgeInterval(i * length, length);
-                    double middle = here.middleMm(perimeter);
+                    double middle = turn.middle(here);
                     return new Piece(
                             i * length,
                             length,
                             profile.ledgeMm().at(middle),
                             gapMm(edge, bends, middle),
-                            cracks.stream().anyMatch(crack -> crack.overlaps(here, perimeter)),
+                            cracks.stream().anyMatch(crack -> turn.overlap(crack, here)),
                             profile.placeName(edge.landmarkAt(middle)));
                 })
                 .toList();
@@ -62,28 +63,28 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
                 .filter(part -> !part.landmark().isCorner())
                 .map(EdgeLine.Part::interval)
                 .max(Comparator.comparingDouble(EdgeInterval::lengthMm))
-                .orElse(new EdgeInterval(0, perimeter));
+                .orElse(turn.whole());
         return new EdgePieces(
-                perimeter, pieces, workedAtATime(longest, perimeter), (int) Math.ceil(perimeter / STRETCH_MM));
+                turn, pieces, workedAtATime(longest, turn), (int) Math.ceil(turn.lengthMm() / STRETCH_MM));
     }
 
-    private static EdgeInterval workedAtATime(EdgeInterval longest, double perimeterMm) {
+    private static EdgeInterval workedAtATime(EdgeInterval longest, Turn turn) {
         double length = Math.min(longest.lengthMm(), STRETCH_MM);
         double from = longest.fromMm() + (longest.lengthMm() - length) / 2;
-        return new EdgeInterval(from % perimeterMm, length);
+        return new EdgeInterval(turn.wrap(from), length);
     }
 
     /** A device of which nothing is known but its layers. */
     static EdgePieces alike(HeatStack stack, int count) {
-        double perimeter = stack.perimeterM() * 1e3;
-        double length = perimeter / count;
+        Turn turn = new Turn(stack.perimeterM() * 1e3);
+        double length = turn.lengthMm() / count;
         return new EdgePieces(
-                perimeter,
+                turn,
                 IntStream.range(0, count)
                         .mapToObj(i -> new Piece(i * length, length, stack.ledgeWidthMm(), 0, false, "edge"))
                         .toList(),
-                workedAtATime(new EdgeInterval(0, perimeter / 3.4), perimeter),
-                (int) Math.ceil(perimeter / STRETCH_MM));
+                workedAtATime(new EdgeInterval(0, turn.lengthMm() / 3.4), turn),
+                (int) Math.ceil(turn.lengthMm() / STRETCH_MM));
     }
 
     private static double gapMm(EdgeLine edge, List<BendMarked> bends, double positionMm) {
@@ -91,9 +92,7 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
         double gap = 0;
         for (BendMarked bend : bends) {
             double reach = bend.bentMm() == null ? usualReach : bend.bentMm();
-            double corner = edge.cornerMm(bend.corner());
-            double off = Math.abs(positionMm - corner);
-            double distance = Math.min(off, edge.lengthMm() - off);
+            double distance = edge.turn().apart(edge.cornerMm(bend.corner()), positionMm);
             gap = Math.max(gap, bend.gapMm() * Math.max(0, 1 - distance / reach));
         }
         return gap;
@@ -116,9 +115,9 @@ record EdgePieces(double perimeterMm, List<Piece> pieces, EdgeInterval workingSt
     /** The pieces of the working stretch; where all are longer than it, the one in its middle. */
     int[] onWorkingStretch() {
         int[] on = IntStream.range(0, count())
-                .filter(i -> workingStretch.contains(pieces.get(i).middleMm(), perimeterMm))
+                .filter(i -> turn.contains(workingStretch, pieces.get(i).middleMm()))
                 .toArray();
-        double middle = workingStretch.middleMm(perimeterMm);
-        return on.length > 0 ? on : new int[] {(int) (middle / perimeterMm * count()) % count()};
+        double middle = turn.middle(workingStretch);
+        return on.length > 0 ? on : new int[] {(int) (middle / turn.lengthMm() * count()) % count()};
     }
 }

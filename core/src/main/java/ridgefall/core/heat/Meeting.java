@@ -127,13 +127,11 @@ final class Meeting {
 
     private double[][] spots(int steps) {
         double[][] shares = new double[steps][pieces.count()];
-        double perimeter = pieces.perimeterMm();
         for (int step = 0; step < steps; step++) {
             for (int look = 0; look < LOOKS_PER_STEP; look++) {
                 double at = position((step + (look + 0.5) / LOOKS_PER_STEP) * stepS);
                 for (int i = 0; i < pieces.count(); i++) {
-                    double off = Math.abs(pieces.pieces().get(i).middleMm() - at) % perimeter;
-                    double distance = Math.min(off, perimeter - off) / source.spotMm();
+                    double distance = pieces.turn().apart(pieces.pieces().get(i).middleMm(), at) / source.spotMm();
                     // A bell as wide as the spot at half its height.
                     shares[step][i] += Math.exp(-4 * Math.log(2) * distance * distance) / LOOKS_PER_STEP;
                 }
@@ -145,7 +143,7 @@ final class Meeting {
     private double position(double seconds) {
         double led = LED_MM_PER_S * seconds;
         if (setup.sweep() == Sweep.ROUND) {
-            return led % pieces.perimeterMm();
+            return pieces.turn().wrap(led);
         }
         EdgeInterval stretch = pieces.workingStretch();
         // Over its ends by a quarter of the spot: else they would stay behind.
@@ -153,6 +151,6 @@ final class Meeting {
         double way = stretch.lengthMm() + 2 * over;
         double phase = led % (2 * way);
         double along = (phase <= way ? phase : 2 * way - phase) - over;
-        return (stretch.fromMm() + along + pieces.perimeterMm()) % pieces.perimeterMm();
+        return pieces.turn().wrap(stretch.fromMm() + along);
     }
 }

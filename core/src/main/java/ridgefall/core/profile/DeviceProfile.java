@@ -101,7 +101,7 @@ public record DeviceProfile(
     }
 
     static EdgeProfile<Double> along(EdgeLine edge, AlongEdge width) {
-        EdgeProfile<Double> profile = EdgeProfile.uniform(edge.lengthMm(), width.everywhereMm());
+        EdgeProfile<Double> profile = EdgeProfile.uniform(edge.turn(), width.everywhereMm());
         for (AlongEdge.Except except : width.except()) {
             profile = profile.with(new EdgeInterval(except.fromMm(), except.lengthMm()), except.valueMm());
         }
@@ -213,7 +213,7 @@ public record DeviceProfile(
     /** Features that share some of an interval. */
     public List<EdgeFeature> featuresOn(EdgeInterval interval) {
         return features.stream()
-                .filter(f -> f.where().overlaps(interval, edge.lengthMm()))
+                .filter(f -> edge.turn().overlap(f.where(), interval))
                 .toList();
     }
 

@@ -235,7 +235,7 @@ public final class ProfileCheck {
             String at = path + "/except/" + i;
             if (onEdge(edge, at, except.fromMm(), except.lengthMm())) {
                 EdgeInterval where = new EdgeInterval(except.fromMm(), except.lengthMm());
-                if (before.stream().anyMatch(b -> b.overlaps(where, edge.lengthMm()))) {
+                if (before.stream().anyMatch(b -> edge.turn().overlap(b, where))) {
                     flaw(at, words(where, edge), "a place of its own: another exception lies there");
                 }
                 before.add(where);
@@ -258,7 +258,7 @@ public final class ProfileCheck {
                 for (Feature other : placed) {
                     if (FILLING.contains(feature.kind())
                             && FILLING.contains(other.kind())
-                            && where.overlaps(new EdgeInterval(other.fromMm(), other.lengthMm()), edge.lengthMm())) {
+                            && edge.turn().overlap(where, new EdgeInterval(other.fromMm(), other.lengthMm()))) {
                         flaw(at, words(where, edge), "a place of its own: " + other.words() + " lies there");
                     }
                 }
@@ -329,7 +329,7 @@ public final class ProfileCheck {
     }
 
     private static String words(EdgeInterval where, EdgeLine edge) {
-        return tenth(where.fromMm()) + " to " + tenth(where.toMm(edge.lengthMm())) + " mm";
+        return tenth(where.fromMm()) + " to " + tenth(edge.turn().end(where)) + " mm";
     }
 
     private static String tenth(double mm) {

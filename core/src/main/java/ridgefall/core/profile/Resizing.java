@@ -117,7 +117,7 @@ public final class Resizing {
     private double position(double mm) {
         Landmark landmark = before.landmarkAt(mm);
         EdgeInterval from = before.interval(landmark);
-        double share = before.wrap(mm - from.fromMm()) / from.lengthMm();
+        double share = before.turn().wrap(mm - from.fromMm()) / from.lengthMm();
         return after.parts().stream()
                 .filter(part -> part.landmark() == landmark)
                 .findFirst()
@@ -130,9 +130,9 @@ public final class Resizing {
         if (lengthMm >= before.lengthMm() - 1e-6) {
             return new Stretch(0, Math.floor(after.lengthMm() * 10) / 10);
         }
-        double from = tenth(after.wrap(position(fromMm)));
-        double to = position(before.wrap(fromMm + lengthMm));
-        return new Stretch(from, Math.max(1, Math.floor(after.wrap(to - from) * 10) / 10));
+        double from = tenth(after.turn().wrap(position(fromMm)));
+        double to = position(before.turn().wrap(fromMm + lengthMm));
+        return new Stretch(from, Math.max(1, Math.floor(after.turn().wrap(to - from) * 10) / 10));
     }
 
     private Feature feature(Feature f) {

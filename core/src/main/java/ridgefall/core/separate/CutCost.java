@@ -1,6 +1,7 @@
 package ridgefall.core.separate;
 
 import java.util.List;
+import ridgefall.core.edge.Turn;
 
 /**
  * What it costs, in seconds of bench time and seconds' worth of risk, to free one stretch when some others are already
@@ -19,12 +20,17 @@ final class CutCost {
     private static final double RELIEF = 0.6;
 
     private final List<Stretch> stretches;
-    private final double perimeterMm;
+    private final Turn turn;
 
     CutCost(List<Stretch> stretches) {
         this.stretches = stretches;
-        this.perimeterMm =
-                stretches.stream().mapToDouble(s -> s.where().lengthMm()).sum();
+        this.turn = new Turn(
+                stretches.stream().mapToDouble(s -> s.where().lengthMm()).sum());
+    }
+
+    /** The stretches follow one another once round the edge. */
+    Turn turn() {
+        return turn;
     }
 
     int count() {
@@ -81,15 +87,16 @@ final class CutCost {
                 free += stretches.get(i).where().lengthMm();
             }
         }
-        return free / perimeterMm;
+        return free / turn.lengthMm();
     }
 
     double travel(int last, int index) {
         if (last < 0 || last == before(index) || last == after(index)) {
             return 0;
         }
-        double apart = Math.abs(stretches.get(last).where().middleMm(perimeterMm)
-                - stretches.get(index).where().middleMm(perimeterMm));
-        return 3 + Math.min(apart, perimeterMm - apart) / TRAVEL_MM_PER_S;
+        double apart = turn.apart(
+                turn.middle(stretches.get(last).where()),
+                turn.middle(stretches.get(index).where()));
+        return 3 + apart / TRAVEL_MM_PER_S;
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Glass;
 import ridgefall.core.profile.DeviceProfile;
@@ -94,8 +95,7 @@ public final class CutPlanner {
         if (stretch.hinge() || stretch.hazard() >= HAZARD_WORTH_A_WEDGE) {
             return null;
         }
-        double perimeter =
-                stretches.stream().mapToDouble(s -> s.where().lengthMm()).sum();
+        Turn turn = cost.turn();
         for (int neighbour : new int[] {cost.after(index), cost.before(index)}) {
             Stretch beside = stretches.get(neighbour);
             if (!CutCost.has(freed, neighbour)
@@ -106,11 +106,9 @@ public final class CutPlanner {
                 double at = neighbour == cost.after(index)
                         ? from + stretch.where().lengthMm() - WEDGE_CLEAR_MM
                         : from + WEDGE_CLEAR_MM;
-                return at % perimeter;
+                return turn.wrap(at);
             }
         }
-        return stretch.where().lengthMm() >= LONG_STRETCH_MM
-                ? Double.valueOf(stretch.where().middleMm(perimeter))
-                : null;
+        return stretch.where().lengthMm() >= LONG_STRETCH_MM ? Double.valueOf(turn.middle(stretch.where())) : null;
     }
 }

@@ -188,7 +188,7 @@ public final class SeparateStation implements StationRoom {
                 Station.SEPARATE,
                 "Cut the " + profile.placeName(stretch.landmark()) + " {mm:"
                         + round(stretch.where().fromMm()) + "} to {mm:"
-                        + round(stretch.where().toMm(profile.edge().lengthMm())) + "}",
+                        + round(profile.edge().turn().end(stretch.where())) + "}",
                 hint,
                 choices.toArray(Choice[]::new));
     }

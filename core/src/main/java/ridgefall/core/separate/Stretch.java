@@ -8,6 +8,7 @@ import java.util.TreeSet;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 
@@ -76,15 +77,15 @@ public record Stretch(
     }
 
     private static List<Double> cuts(DeviceProfile profile, EdgeLine.Part part, double sliverMm) {
-        double perimeter = profile.edge().lengthMm();
+        Turn turn = profile.edge().turn();
         double from = part.interval().fromMm();
         double to = from + part.interval().lengthMm();
         TreeSet<Double> cuts = new TreeSet<>();
         if (!part.landmark().isCorner()) {
             for (EdgeFeature feature : profile.featuresOn(part.interval())) {
-                EdgeInterval reach = feature.where().grown(FEATURE_REACH_MM, perimeter);
+                EdgeInterval reach = turn.grown(feature.where(), FEATURE_REACH_MM);
                 cuts.add(reach.fromMm());
-                cuts.add(reach.toMm(perimeter));
+                cuts.add(turn.end(reach));
             }
         }
         List<Double> kept = new ArrayList<>(List.of(from));
@@ -99,7 +100,7 @@ public record Stretch(
 
     private static Stretch of(
             DeviceProfile profile, String id, EdgeInterval where, Landmark landmark, List<EdgeInterval> cracks) {
-        double perimeter = profile.edge().lengthMm();
+        Turn turn = profile.edge().turn();
         double depth = Math.max(LEAST_DEPTH_MM, profile.leastBorderMm(where) - BORDER_MARGIN_MM);
         String because = "border less a margin";
         List<EdgeFeature> features = profile.featuresOn(where);
@@ -109,8 +110,7 @@ public record Stretch(
                 because = feature.words();
             }
         }
-        boolean cracked =
-                cracks.stream().anyMatch(c -> c.grown(CRACK_REACH_MM, perimeter).overlaps(where, perimeter));
+        boolean cracked = cracks.stream().anyMatch(c -> turn.overlap(turn.grown(c, CRACK_REACH_MM), where));
         if (cracked && CRACK_DEPTH_MM < depth) {
             depth = CRACK_DEPTH_MM;
             because = "crack: lift, don't slide";

@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Point;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeFact.CrackDrawn;
 import ridgefall.core.intake.IntakeFact.MarkRemoved;
@@ -60,7 +61,7 @@ class DamageTest {
     void aCrackOverTheStartOfTheAxisIsOneInterval() {
         EdgeInterval crack = cracks(new Point(14, 1), new Point(20, 1)).get(0);
         assertThat(crack.fromMm()).isGreaterThan(PERIMETER - 10);
-        assertThat(crack.contains(0, PERIMETER)).isTrue();
+        assertThat(new Turn(PERIMETER).contains(crack, 0)).isTrue();
         assertThat(crack.lengthMm()).isLessThan(20);
     }
 

@@ -62,7 +62,7 @@ class EdgeLineTest {
     void everyCornerHasAPlaceOnTheEdgeSharpOrRound() {
         // Where a corner is round, the middle of its arc; where it is sharp, the corner itself.
         assertThat(TABLET.cornerMm(Landmark.TOP_RIGHT))
-                .isCloseTo(TABLET.interval(Landmark.TOP_RIGHT).middleMm(TABLET.lengthMm()), within(1e-6));
+                .isCloseTo(TABLET.turn().middle(TABLET.interval(Landmark.TOP_RIGHT)), within(1e-6));
         EdgeLine sharp = EdgeLine.roundedRectangle(200, 100, 0);
         assertThat(sharp.cornerMm(Landmark.TOP_RIGHT)).isCloseTo(200, within(1e-9));
         assertThat(sharp.cornerMm(Landmark.BOTTOM_LEFT)).isCloseTo(500, within(1e-9));

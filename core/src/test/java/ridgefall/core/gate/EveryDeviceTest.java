@@ -144,7 +144,7 @@ class EveryDeviceTest {
                 .append(new CrackDrawn(List.of(new Point(140, 0), new Point(130, 40))))
                 .until(Station.SEPARATE);
         assertThat(journey.course().cutPlan().stretches())
-                .filteredOn(s -> s.where().contains(124, Journey.QUIRE.edge().lengthMm()))
+                .filteredOn(s -> Journey.QUIRE.edge().turn().contains(s.where(), 124))
                 .singleElement()
                 .satisfies(stretch -> assertThat(stretch.depthMm()).isEqualTo(2.0));
         assertThat(journey.course().cautions(Station.SEPARATE))

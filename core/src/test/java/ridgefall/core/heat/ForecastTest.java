@@ -151,9 +151,7 @@ class ForecastTest {
 
     private static double cold(Forecast forecast, boolean atTheCorner) {
         return forecast.stretches().stream()
-                .filter(s -> CORNER.overlaps(
-                                new EdgeInterval(s.fromMm(), s.lengthMm()),
-                                PLASTIC.edge().lengthMm())
+                .filter(s -> PLASTIC.edge().turn().overlap(CORNER, new EdgeInterval(s.fromMm(), s.lengthMm()))
                         == atTheCorner)
                 .map(Stretch::coldAt)
                 .mapToDouble(band -> band.p50())

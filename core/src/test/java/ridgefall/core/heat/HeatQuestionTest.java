@@ -49,9 +49,7 @@ class HeatQuestionTest {
     }
 
     private static boolean touches(Stretch stretch, EdgeInterval where) {
-        return where.overlaps(
-                new EdgeInterval(stretch.fromMm(), stretch.lengthMm()),
-                QUIRE.edge().lengthMm());
+        return QUIRE.edge().turn().overlap(where, new EdgeInterval(stretch.fromMm(), stretch.lengthMm()));
     }
 
     @Test
@@ -70,9 +68,7 @@ class HeatQuestionTest {
         EdgeInterval corner = plastic.edge().interval(Landmark.BOTTOM_RIGHT);
         HeatPlan plan = on(PAD, plastic, FrontCondition.CRACKED, List.of(corner), List.of());
         double atTheCrack = plan.stretches().stream()
-                .filter(s -> corner.overlaps(
-                        new EdgeInterval(s.fromMm(), s.lengthMm()),
-                        plastic.edge().lengthMm()))
+                .filter(s -> plastic.edge().turn().overlap(corner, new EdgeInterval(s.fromMm(), s.lengthMm())))
                 .mapToDouble(Stretch::workableForSeconds)
                 .min()
                 .orElseThrow();

@@ -114,8 +114,7 @@ class CutPlannerTest {
                 plan.moves().stream().filter(m -> m.wedgeAtMm() != null).toList();
         assertThat(wedged).isNotEmpty().allSatisfy(m -> {
             Stretch on = stretch(plan, m.stretchId());
-            assertThat(on.where().contains(m.wedgeAtMm(), QUIRE.edge().lengthMm()))
-                    .isTrue();
+            assertThat(QUIRE.edge().turn().contains(on.where(), m.wedgeAtMm())).isTrue();
             assertThat(on.hazard()).isLessThan(0.5);
         });
     }

@@ -8,39 +8,48 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-class EdgeIntervalTest {
-    private static final double P = 100;
+class TurnTest {
+    private static final Turn TURN = new Turn(100);
 
     @Test
     void runsOverTheLandmarkCorner() {
-        EdgeInterval over = EdgeInterval.between(90, 10, P);
+        EdgeInterval over = TURN.between(90, 10);
         assertThat(over.lengthMm()).isEqualTo(20);
-        assertThat(over.toMm(P)).isEqualTo(10);
-        assertThat(over.middleMm(P)).isEqualTo(0);
-        assertThat(over.contains(95, P)).isTrue();
-        assertThat(over.contains(5, P)).isTrue();
-        assertThat(over.contains(10, P)).isFalse();
-        assertThat(over.contains(50, P)).isFalse();
+        assertThat(TURN.end(over)).isEqualTo(10);
+        assertThat(TURN.middle(over)).isEqualTo(0);
+        assertThat(TURN.contains(over, 95)).isTrue();
+        assertThat(TURN.contains(over, 5)).isTrue();
+        assertThat(TURN.contains(over, 10)).isFalse();
+        assertThat(TURN.contains(over, 50)).isFalse();
     }
 
     @Test
     void twoLongIntervalsCanMeetTwice() {
-        assertThat(new EdgeInterval(0, 60).intersection(new EdgeInterval(50, 60), P))
+        assertThat(TURN.shared(new EdgeInterval(0, 60), new EdgeInterval(50, 60)))
                 .containsExactly(new EdgeInterval(50, 10), new EdgeInterval(0, 10));
     }
 
     @Test
     void touchingEndsAreNoOverlap() {
-        assertThat(new EdgeInterval(0, 10).overlaps(new EdgeInterval(10, 10), P))
+        assertThat(TURN.overlap(new EdgeInterval(0, 10), new EdgeInterval(10, 10)))
                 .isFalse();
-        assertThat(new EdgeInterval(90, 10).overlaps(new EdgeInterval(0, 10), P))
+        assertThat(TURN.overlap(new EdgeInterval(90, 10), new EdgeInterval(0, 10)))
                 .isFalse();
     }
 
     @Test
+    void theWayIsTheShortOne() {
+        assertThat(TURN.way(90, 10)).isEqualTo(20);
+        assertThat(TURN.way(10, 90)).isEqualTo(-20);
+        assertThat(TURN.apart(10, 90)).isEqualTo(20);
+        assertThat(TURN.wrap(-10)).isEqualTo(90);
+        assertThat(TURN.wrap(100)).isZero();
+    }
+
+    @Test
     void growsByBothEndsButNeverBeyondATurn() {
-        assertThat(new EdgeInterval(2, 4).grown(5, P)).isEqualTo(new EdgeInterval(97, 14));
-        assertThat(new EdgeInterval(2, 90).grown(50, P).lengthMm()).isEqualTo(P);
+        assertThat(TURN.grown(new EdgeInterval(2, 4), 5)).isEqualTo(new EdgeInterval(97, 14));
+        assertThat(TURN.grown(new EdgeInterval(2, 90), 50).lengthMm()).isEqualTo(100);
     }
 
     @Test
@@ -50,10 +59,10 @@ class EdgeIntervalTest {
             EdgeInterval a = new EdgeInterval(random.nextInt(100), 1 + random.nextInt(99));
             EdgeInterval b = new EdgeInterval(random.nextInt(100), 1 + random.nextInt(99));
             double at = random.nextInt(100) + 0.5;
-            boolean both = a.contains(at, P) && b.contains(at, P);
-            List<EdgeInterval> shared = a.intersection(b, P);
-            assertThat(shared.stream().anyMatch(s -> s.contains(at, P))).isEqualTo(both);
-            assertThat(a.complement(P).contains(at, P)).isNotEqualTo(a.contains(at, P));
+            boolean both = TURN.contains(a, at) && TURN.contains(b, at);
+            List<EdgeInterval> shared = TURN.shared(a, b);
+            assertThat(shared.stream().anyMatch(s -> TURN.contains(s, at))).isEqualTo(both);
+            assertThat(TURN.contains(TURN.rest(a), at)).isNotEqualTo(TURN.contains(a, at));
         }
     }
 
@@ -61,13 +70,13 @@ class EdgeIntervalTest {
     void aProfileKeepsOneValueForEveryPositionWhateverIsLaidOver() {
         Random random = new Random(3);
         for (int round = 0; round < 100; round++) {
-            EdgeProfile<Integer> profile = EdgeProfile.uniform(P, 0);
+            EdgeProfile<Integer> profile = EdgeProfile.uniform(TURN, 0);
             int[] expected = new int[100];
             for (int n = 1; n <= 5; n++) {
                 EdgeInterval where = new EdgeInterval(random.nextInt(100), 1 + random.nextInt(98));
                 profile = profile.with(where, n);
                 for (int i = 0; i < 100; i++) {
-                    if (where.contains(i + 0.5, P)) {
+                    if (TURN.contains(where, i + 0.5)) {
                         expected[i] = n;
                     }
                 }
@@ -82,8 +91,8 @@ class EdgeIntervalTest {
 
     @Test
     void aProfileWithAHoleIsRefused() {
-        assertThatThrownBy(() -> new EdgeProfile<>(P, List.of(new EdgeProfile.Piece<>(new EdgeInterval(0, 99), 1))))
+        assertThatThrownBy(() -> new EdgeProfile<>(TURN, List.of(new EdgeProfile.Piece<>(new EdgeInterval(0, 99), 1))))
                 .hasMessageContaining("99.0 mm of an edge of 100.0 mm");
-        assertThat(EdgeProfile.uniform(P, 2.0).map(v -> v * 2).at(12)).isCloseTo(4, within(0.0));
+        assertThat(EdgeProfile.uniform(TURN, 2.0).map(v -> v * 2).at(12)).isCloseTo(4, within(0.0));
     }
 }
