@@ -11,7 +11,10 @@ import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.openqa.selenium.WebDriverException;
 
-/** One product for all journeys of a run. Screens a journey leaves forget it and are taken by the next. */
+/**
+ * One product for all journeys of a run, and one of its own for each class that kills it ({@link AloneWithTheProduct}). Screens
+ * a journey leaves forget it and are taken by the next.
+ */
 final class RunningProduct implements ParameterResolver, AfterEachCallback {
     private static final Namespace SPACE = Namespace.create(RunningProduct.class);
 
@@ -67,8 +70,8 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        Bench bench = context.getRoot()
-                .getStore(SPACE)
+        ExtensionContext shared = isAlone(context) ? context.getParent().orElseThrow() : context.getRoot();
+        Bench bench = shared.getStore(SPACE)
                 .getOrComputeIfAbsent(
                         "bench", key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()), Bench.class);
         if (parameter.getParameter().getType() == Product.class) {
