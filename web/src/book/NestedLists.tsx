@@ -122,6 +122,12 @@ export function VariantLists({ document, change }: Props) {
       inside: [...document.inside, ...variant.inside],
       carryOvers: [...document.carryOvers, ...variant.carryOvers],
     };
+    // The lists within its own entries, as if they were a device's.
+    const own = { ...both, repairs: variant.repairs, pairedParts: variant.pairedParts };
+    const changeOwn: Props["change"] = (next) => {
+      const { repairs, pairedParts } = next(own);
+      set({ repairs, pairedParts });
+    };
     return (
       <section key={variant.id} className="space-y-4 border-l-4 border-line pl-4">
         <h3 className="text-xl font-semibold">{variant.words}: what differs</h3>
@@ -201,6 +207,8 @@ export function VariantLists({ document, change }: Props) {
             onChange={(entries) => set({ [list]: entries })}
           />
         ))}
+        <JointLists document={own} change={changeOwn} />
+        <FateLists document={own} change={changeOwn} />
       </section>
     );
   });

@@ -1,15 +1,17 @@
 package ridgefall.app;
 
 import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.ReaderException;
-import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.common.GlobalHistogramBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Reads a drawn QR code back, as a telephone would. */
+/** Reads a drawn QR code back. */
 final class QrReader {
     private static final int SCALE = 6;
     private static final Pattern SQUARE = Pattern.compile("M(\\d+) (\\d+)h");
@@ -30,7 +32,11 @@ final class QrReader {
         }
         try {
             return new QRCodeReader()
-                    .decode(new BinaryBitmap(new HybridBinarizer(new RGBLuminanceSource(side, side, pixels))))
+                    .decode(
+                            new BinaryBitmap(new GlobalHistogramBinarizer(new RGBLuminanceSource(side, side, pixels))),
+                            // It is drawn, not photographed: looking for it in a picture now and then takes a piece of
+                            // what it says for one of its corners.
+                            Map.of(DecodeHintType.PURE_BARCODE, true))
                     .getText();
         } catch (ReaderException e) {
             throw new AssertionError("no telephone could read this code", e);

@@ -567,6 +567,11 @@ final class Browser implements AutoCloseable {
         reload();
     }
 
+    /** Shows this page in another theme, until it is left. */
+    void wear(String theme) {
+        driver.executeScript("document.documentElement.dataset.theme = arguments[0]", theme);
+    }
+
     /** Cuts this one screen off, as a pulled cable would. */
     void offline(boolean offline) {
         driver.executeCdpCommand("Network.enable", Map.of());
