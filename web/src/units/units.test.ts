@@ -28,6 +28,8 @@ describe("units", () => {
       "Gel pad at 80 °C, 3 min 27 s: no deeper than 1.5 mm",
     );
     expect(say("at {C:-5}", other)).toBe("at 23 °F");
+    expect(say("{t:22.4} now", metric)).toBe("22.4 °C now");
+    expect(say("{t:22.4} now", other)).toBe("72.3 °F now");
     expect(duration(120)).toBe("2 min");
   });
 

@@ -57,11 +57,13 @@ export function duration(seconds: number): string {
 
 /** Puts numbers that the core left as {unit:value} into the reader's units. */
 export function say(text: string, units: Units): string {
-  return text.replace(/\{(C|K|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
+  return text.replace(/\{(C|t|K|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
     const n = Number(value);
     switch (unit) {
       case "C":
         return temperature(n, units);
+      case "t":
+        return temperature(n, units, 1);
       case "K":
         return kelvin(n, units);
       case "mm":

@@ -162,8 +162,8 @@ class NodesTest {
             assertThat(here.send("PUT", "/api/instruments/shared", given).status())
                     .isEqualTo(200);
             await().atMost(SECONDS).untilAsserted(() -> {
-                assertThat(status(here).at("/said/0/words").asString()).isEqualTo("{C:44.5}");
-                assertThat(status(there).at("/said/0/words").asString()).isEqualTo("{C:44.5}");
+                assertThat(status(here).at("/said/0/words").asString()).isEqualTo("{t:44.5}");
+                assertThat(status(there).at("/said/0/words").asString()).isEqualTo("{t:44.5}");
             });
             // Both go round their instruments every two seconds.
             await().pollDelay(Duration.ofSeconds(5)).atMost(SECONDS).until(() -> callers.get() == 1);

@@ -143,6 +143,7 @@ class BookTest {
         Browser.Drag drag = lead.dragToAndFro("[data-feature='clip-top-2']", 120);
         assertThat(lead.value("feature-from")).as("it was really dragged").isNotEqualTo("62.6");
         assertThat(drag.changes() / 120.0).as("changed nodes a frame").isBetween(1.0, 12.0);
-        assertThat(drag.questions()).as("questions to the app").isLessThan(12);
+        // A machine that stalls lets the hand rest between two frames: each such stall may ask once.
+        assertThat(drag.questions()).as("questions to the app").isLessThan(12 + drag.rests());
     }
 }

@@ -426,6 +426,11 @@ final class Browser implements AutoCloseable {
      * @param questions to the app meanwhile
      */
     record Drag(List<Number> frameMs, long changes, long questions) {
+        /** Frames so far apart that the page takes the hand for resting. */
+        long rests() {
+            return frameMs.stream().filter(f -> f.doubleValue() > 150).count();
+        }
+
         double shareOver(double ms) {
             return frameMs.stream().filter(f -> f.doubleValue() > ms).count() / (double) frameMs.size();
         }

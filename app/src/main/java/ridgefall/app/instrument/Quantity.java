@@ -28,7 +28,7 @@ public enum Quantity {
     /** A value with its unit, as texts of the core have theirs. */
     String words(double value) {
         return this == TEMPERATURE
-                ? String.format(Locale.ROOT, "{C:%.1f}", value)
+                ? String.format(Locale.ROOT, "{t:%.1f}", value)
                 : String.format(Locale.ROOT, "%.2f %s", value, unit);
     }
 

@@ -3,8 +3,8 @@ package ridgefall.core.job;
 import java.util.List;
 
 /**
- * One thing to do or answer at a station. Texts may hold {@code {C:57.8}}, {@code {mm:3.0}} and {@code {s:90}}: screens
- * put those in the reader's units.
+ * One thing to do or answer at a station. Texts may hold {@code {C:57.8}}, {@code {mm:3.0}} and {@code {s:90}}, and {@code
+ * {t:57.8}} for a temperature that counts to the tenth: screens put those in the reader's units.
  *
  * @param answer what was answered, in words; null while open
  * @param problem true when the answer stands in the way of going on
