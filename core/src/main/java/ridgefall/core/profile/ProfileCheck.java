@@ -17,6 +17,7 @@ import ridgefall.core.profile.ProfileDocument.AlongEdge;
 import ridgefall.core.profile.ProfileDocument.Feature;
 import ridgefall.core.profile.ProfileDocument.Holding;
 import ridgefall.core.profile.ProfileDocument.Layers;
+import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.profile.ProfileDocument.Variant;
 import ridgefall.core.units.NotAllowed;
@@ -172,11 +173,9 @@ public final class ProfileCheck {
         Set<String> functions =
                 document.functions().stream().map(ProfileDocument.Function::id).collect(Collectors.toSet());
         document.variants().forEach(v -> v.functions().forEach(f -> functions.add(f.id())));
-        for (Repair repair : document.repairs()) {
-            repair.fates().forEach(fate -> known("repairs/" + repair.id() + "/fates", fate.functionId(), functions));
-        }
-        document.pairedParts()
-                .forEach(part -> known("pairedParts/" + part.id() + "/functionId", part.functionId(), functions));
+        functions("", document.repairs(), document.pairedParts(), functions);
+        document.variants()
+                .forEach(v -> functions("variants/" + v.id() + "/", v.repairs(), v.pairedParts(), functions));
         Set<String> ids = Stream.of(
                         document.features().stream().map(Feature::id),
                         functions.stream(),
@@ -192,6 +191,14 @@ public final class ProfileCheck {
         for (Variant variant : document.variants()) {
             variant.without().forEach(id -> known("variants/" + variant.id() + "/without", id, ids));
         }
+    }
+
+    private void functions(String path, List<Repair> repairs, List<PairedPart> parts, Set<String> functions) {
+        for (Repair repair : repairs) {
+            repair.fates()
+                    .forEach(fate -> known(path + "repairs/" + repair.id() + "/fates", fate.functionId(), functions));
+        }
+        parts.forEach(part -> known(path + "pairedParts/" + part.id() + "/functionId", part.functionId(), functions));
     }
 
     private void known(String path, String id, Collection<String> ids) {

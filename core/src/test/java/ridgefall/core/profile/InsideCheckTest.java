@@ -1,6 +1,7 @@
 package ridgefall.core.profile;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.groups.Tuple.tuple;
 
 import java.util.List;
 import java.util.function.Consumer;
@@ -148,6 +149,18 @@ class InsideCheckTest {
     void aSeatFarFromWhatLiesInItIsNamed() {
         assertThat(flaws("marrowby-quire-11", d -> ((ObjectNode) d.get("seat")).put("depthMm", 2.5)))
                 .containsExactly(new Flaw("seat/depthMm", "2.5", "within 1.0 mm of fused front and adhesive, 0.9 mm"));
+    }
+
+    @Test
+    void whatAVariantRepairsIsAFunctionItHas() {
+        assertThat(flaws("marrowby-quire-11", d -> {
+                    ObjectNode repair = (ObjectNode) d.get("repairs").get(0).deepCopy();
+                    ((ObjectNode) repair.get("fates").get(0)).put("functionId", "smell");
+                    ((ObjectNode) repair.get("fates").get(1)).put("functionId", "network");
+                    ((ArrayNode) d.get("variants").get(0).get("repairs")).add(repair);
+                }))
+                .extracting(Flaw::path, Flaw::value)
+                .containsExactly(tuple("variants/cellular/repairs/fused-front/fates", "smell"));
     }
 
     @Test
