@@ -92,7 +92,7 @@ public final class StripStation implements StationRoom {
     private static String batteryPlugs(DeviceProfile profile) {
         return profile.connectors().stream()
                 .filter(plug -> plug.role() == PlugRole.BATTERY)
-                .map(plug -> plug.words() + ", " + plug.hint() + "; ")
+                .map(plug -> plug.words() + (plug.latchSide() == null ? "" : ", latch " + plug.latchSide()) + "; ")
                 .collect(Collectors.joining());
     }
 

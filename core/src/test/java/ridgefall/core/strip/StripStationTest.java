@@ -73,6 +73,13 @@ class StripStationTest {
     }
 
     @Test
+    void isolationNamesTheBatterysPlugOnceAndAsksForItNowhereElse() {
+        Journey dial = new Journey(ShippedBook.profile("pellow-dial-41"));
+        assertThat(dial.step("strip.isolate").hint()).startsWith("Flap socket, battery, latch up; once the front");
+        assertThat(dial.stepIds(Station.STRIP)).doesNotContain("strip.battery-flap");
+    }
+
+    @Test
     void onlyPlugsOfThisDeviceAreFreed() {
         assertThatThrownBy(() -> open().holds(new PlugFreed("flap-1")))
                 .hasMessage("plugId is flap-1; allowed: one of battery-plug, display-plug, touch-plug, sensor-latch");
