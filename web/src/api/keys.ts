@@ -9,6 +9,8 @@ export const keys = {
   devices: (query: string) => ["devices", query] as const,
   book: (query: string) => ["book", query] as const,
   device: (id: string) => ["book", "device", id] as const,
+  found: (query: string, handedOver: boolean) => ["bench", "found", query, handedOver] as const,
+  returns: ["stock", "returns"] as const,
   stock: (query: string) => ["stock", query] as const,
   job: (jobId: string) => ["job", jobId] as const,
   station: (jobId: string, name: string, ...more: unknown[]) => ["job", jobId, name, ...more] as const,

@@ -219,7 +219,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get?: never;
+    get: operations["find"];
     put?: never;
     post: operations["open"];
     delete?: never;
@@ -460,6 +460,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["search"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/returns": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["returns"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1171,11 +1187,14 @@ export interface components {
       | components["schemas"]["CameBack"]
       | components["schemas"]["CarriedOver"]
       | components["schemas"]["CarryOverLost"]
+      | components["schemas"]["CellBad"]
       | components["schemas"]["CheckAnswered"]
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
       | components["schemas"]["CrackMarked"]
       | components["schemas"]["DentMarked"]
+      | components["schemas"]["DifferenceAgreed"]
+      | components["schemas"]["FaultChecked"]
       | components["schemas"]["FrontOpened"]
       | components["schemas"]["FrontSeen"]
       | components["schemas"]["FunctionTested"]
@@ -1183,17 +1202,26 @@ export interface components {
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
+      | components["schemas"]["LetGoOn"]
       | components["schemas"]["LyingChanged"]
       | components["schemas"]["MarkRemoved"]
+      | components["schemas"]["MishapPlaced"]
       | components["schemas"]["MishapSeen"]
+      | components["schemas"]["MishapTold"]
       | components["schemas"]["NotWorthIt"]
+      | components["schemas"]["NoteLeft"]
       | components["schemas"]["OwnerTold"]
+      | components["schemas"]["PartArrived"]
+      | components["schemas"]["PartOrdered"]
       | components["schemas"]["PartReserved"]
       | components["schemas"]["PartReturned"]
+      | components["schemas"]["PartSwapped"]
       | components["schemas"]["PhotoTaken"]
       | components["schemas"]["PickTried"]
       | components["schemas"]["PlugFreed"]
       | components["schemas"]["PowerSeen"]
+      | components["schemas"]["Promised"]
+      | components["schemas"]["Reopened"]
       | components["schemas"]["RepairAgreed"]
       | components["schemas"]["ReplacementPriced"]
       | components["schemas"]["ScrewsCounted"]
@@ -1294,7 +1322,7 @@ export interface components {
       field: string;
       label: string;
       /** @enum {string} */
-      kind: "TEXT" | "NUMBER" | "PLACE" | "POINT" | "LINE" | "CORNER";
+      kind: "TEXT" | "NUMBER" | "JOB" | "DATE" | "PLACE" | "POINT" | "LINE" | "CORNER";
       unit: string | null;
       suggestion: string | null;
       mayBeEmpty: boolean;
@@ -1462,6 +1490,19 @@ export interface components {
       lot: string;
       tested: boolean;
     };
+    ReturnRow: {
+      /** Format: uuid */
+      jobId: string;
+      /** Format: int64 */
+      number: number;
+      device: string;
+      part: string;
+      why: string;
+      words: string;
+      /** Format: date-time */
+      at: string;
+      who: string;
+    };
     Person: {
       /** Format: uuid */
       id: string;
@@ -1469,6 +1510,47 @@ export interface components {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
       active: boolean;
+    };
+    BenchJob: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int64 */
+      number: number;
+      device: string;
+      owner: string;
+      fault: string;
+      /** @enum {string} */
+      station:
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE";
+      stationWords: string;
+      nextStep: string | null;
+      /** @enum {string} */
+      waitsFor: "LEAD" | "OWNER" | "PART" | "TIMER" | "HANDS";
+      atDesk: boolean;
+      /** Format: int32 */
+      mishaps: number;
+      /** Format: date-time */
+      openedAt: string;
+      /** Format: date-time */
+      touchedAt: string;
+      touchedBy: string;
+      /** Format: date */
+      partDue: string | null;
+      /** Format: date */
+      promisedOn: string | null;
+      /** Format: date-time */
+      handedOverAt: string | null;
     };
     BoardView: {
       crackAt: components["schemas"]["ChoiceView"];
@@ -1553,22 +1635,48 @@ export interface components {
       bonded: boolean;
       mishaps: components["schemas"]["MishapView"][];
       whenItGoesWrong: components["schemas"]["ChoiceView"][];
+      cellSigns: components["schemas"]["ChoiceView"][];
+      detours: components["schemas"]["ChoiceView"][];
+      resume: components["schemas"]["ResumeView"] | null;
       board: components["schemas"]["BoardView"];
       holdsBeforeSealing: components["schemas"]["HoldView"][];
       undo: components["schemas"]["UndoView"] | null;
       journal: components["schemas"]["EntryView"][];
     };
     MishapView: {
+      /** Format: int64 */
+      seq: number;
       words: string;
       /** Format: date-time */
       at: string;
+      who: string;
       /** Format: double */
       positionMm: number | null;
+      place: string | null;
+      beneath: string[];
+      todo: string | null;
+      told: string | null;
+      latest: boolean;
+      move: components["schemas"]["ChoiceView"];
+      tell: components["schemas"]["ChoiceView"];
+    };
+    NoteView: {
+      /** Format: date-time */
+      at: string;
+      who: string;
+      words: string;
     };
     PhotoView: {
       /** Format: uuid */
       id: string;
       words: string | null;
+    };
+    ResumeView: {
+      who: string;
+      /** Format: date-time */
+      at: string;
+      lines: string[];
+      notes: components["schemas"]["NoteView"][];
     };
     StationView: {
       /** @enum {string} */
@@ -1617,7 +1725,7 @@ export interface components {
       /** Format: int64 */
       waitsFor: number | null;
       /** @enum {string} */
-      lead: "RECORD" | "ASK_AGAIN" | "HAS_COME" | "STOP" | "REASONS";
+      lead: "RECORD" | "PROPOSE" | "ASK_AGAIN" | "HAS_COME" | "LEAD_ON" | "SETTLE" | "STOP" | "REASONS";
       leadWords: string | null;
       choices: components["schemas"]["ChoiceView"][];
     };
@@ -1716,6 +1824,15 @@ export interface components {
       open: string;
       after: string;
     };
+    IncidentView: {
+      /** Format: date-time */
+      at: string;
+      who: string;
+      words: string;
+      told: string | null;
+      outcome: string;
+      forOwner: boolean;
+    };
     LineView: {
       /** Format: date-time */
       at: string;
@@ -1732,6 +1849,7 @@ export interface components {
       handedOverAt: string | null;
       functions: components["schemas"]["FunctionView"][];
       found: components["schemas"]["LineView"][];
+      wentWrong: components["schemas"]["IncidentView"][];
       done: components["schemas"]["LineView"][];
       measured: components["schemas"]["LineView"][];
       signedOff: components["schemas"]["LineView"][];
@@ -1739,6 +1857,7 @@ export interface components {
       lost: string[];
       adhesive: string;
       people: string[];
+      notes: components["schemas"]["LineView"][];
     };
     FittingView: {
       row: components["schemas"]["Row"];
@@ -2509,42 +2628,6 @@ export interface components {
       /** Format: date-time */
       releasedAt: string | null;
     };
-    BenchJob: {
-      /** Format: uuid */
-      id: string;
-      /** Format: int64 */
-      number: number;
-      device: string;
-      owner: string;
-      fault: string;
-      /** @enum {string} */
-      station:
-        | "INTAKE"
-        | "DECIDE"
-        | "PARTS"
-        | "HEAT"
-        | "SEPARATE"
-        | "STRIP"
-        | "CARRY"
-        | "CLEAN"
-        | "BOND"
-        | "TEST"
-        | "SEAL"
-        | "PROVE";
-      stationWords: string;
-      nextStep: string | null;
-      waiting: boolean;
-      atDesk: boolean;
-      /** Format: int32 */
-      mishaps: number;
-      /** Format: date-time */
-      openedAt: string;
-      /** Format: date-time */
-      touchedAt: string;
-      touchedBy: string;
-      /** Format: date-time */
-      handedOverAt: string | null;
-    };
     BenchTimer: {
       /** Format: uuid */
       jobId: string;
@@ -2639,6 +2722,15 @@ export interface components {
        */
       type: "CarryOverLost";
     };
+    CellBad: {
+      /** @enum {string} */
+      sign: "DANGER" | "SWOLLEN" | "HISSING" | "HOT" | "DENTED" | "PUNCTURED";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CellBad";
+    };
     CheckAnswered: {
       /** @enum {string} */
       answer: "PASS" | "FAIL" | "CANNOT_TEST";
@@ -2684,6 +2776,27 @@ export interface components {
        * @enum {string}
        */
       type: "DentMarked";
+    };
+    DifferenceAgreed: {
+      agreedBy: string;
+      /** @enum {string} */
+      taken: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "DifferenceAgreed";
+    };
+    FaultChecked: {
+      faultCheckId: string;
+      /** @enum {string} */
+      finding: "DONE" | "SOUND" | "BAD";
+      functionId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FaultChecked";
     };
     FrontOpened: {
       /**
@@ -2752,6 +2865,14 @@ export interface components {
       type: "JobOpened";
       variantId: string | null;
     };
+    LetGoOn: {
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LetGoOn";
+    };
     LyingChanged: {
       flat: boolean;
       /**
@@ -2769,15 +2890,46 @@ export interface components {
        */
       type: "MarkRemoved";
     };
+    MishapPlaced: {
+      /** Format: double */
+      positionMm: number;
+      /** Format: int64 */
+      seq: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "MishapPlaced";
+    };
     MishapSeen: {
       /** @enum {string} */
-      mishap: "SLIP" | "NEW_CRACK" | "SCREW_DROPPED" | "PICK_LOST";
+      mishap:
+        | "SLIP"
+        | "NEW_CRACK"
+        | "CUT"
+        | "TOO_DEEP"
+        | "PICK_LOST"
+        | "SCREW_DROPPED"
+        | "CLIP_BROKEN"
+        | "HOT_SPOT"
+        | "SOLVENT_SPILLED";
       positionMm: number | null;
+      stepId: string | null;
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
        */
       type: "MishapSeen";
+    };
+    MishapTold: {
+      /** Format: int64 */
+      seq: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "MishapTold";
+      words: string;
     };
     NotWorthIt: {
       agreedBy: string;
@@ -2788,6 +2940,15 @@ export interface components {
        */
       type: "NotWorthIt";
     };
+    NoteLeft: {
+      forNext: boolean;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "NoteLeft";
+      words: string;
+    };
     OwnerTold: {
       how: string;
       /**
@@ -2795,6 +2956,26 @@ export interface components {
        * @enum {string}
        */
       type: "OwnerTold";
+    };
+    PartArrived: {
+      stepId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PartArrived";
+    };
+    PartOrdered: {
+      currency: string | null;
+      due: string | null;
+      price: number | null;
+      stepId: string;
+      supplier: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PartOrdered";
     };
     PartReserved: {
       brings: (
@@ -2840,6 +3021,27 @@ export interface components {
        */
       type: "PartReturned";
     };
+    PartSwapped: {
+      /** @enum {string} */
+      kind:
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE";
+      pluggedIn: boolean;
+      stockId: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PartSwapped";
+      /** @enum {string} */
+      why: "DEAD_ON_ARRIVAL" | "DEAD_AT_TEST" | "WRONG_VARIANT" | "DAMAGED_HERE";
+      words: string | null;
+    };
     PhotoTaken: {
       /** Format: uuid */
       photoId: string;
@@ -2873,6 +3075,23 @@ export interface components {
        * @enum {string}
        */
       type: "PowerSeen";
+    };
+    Promised: {
+      /** Format: date */
+      on: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Promised";
+    };
+    Reopened: {
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Reopened";
     };
     RepairAgreed: {
       agreedBy: string;
@@ -3491,6 +3710,29 @@ export interface operations {
       };
     };
   };
+  find: {
+    parameters: {
+      query?: {
+        query?: string;
+        handedOver?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["BenchJob"][];
+        };
+      };
+    };
+  };
   open: {
     parameters: {
       query?: never;
@@ -4009,6 +4251,26 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Row"][];
+        };
+      };
+    };
+  };
+  returns: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ReturnRow"][];
         };
       };
     };
@@ -4718,7 +4980,7 @@ export const attachmentViewKindValues: ReadonlyArray<
 > = ["PHOTO", "TRACE", "PAIRING"];
 export const askViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["AskView"]["kind"]
-> = ["TEXT", "NUMBER", "PLACE", "POINT", "LINE", "CORNER"];
+> = ["TEXT", "NUMBER", "JOB", "DATE", "PLACE", "POINT", "LINE", "CORNER"];
 export const choiceViewToneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChoiceView"]["tone"]
 > = ["GO", "FAIL", "OTHER"];
@@ -4778,6 +5040,25 @@ export const rowBringsValues: ReadonlyArray<FlattenedDeepRequired<components>["s
 ];
 export const personRoleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Person"]["role"]> =
   ["DESK", "TECHNICIAN", "LEAD"];
+export const benchJobStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchJob"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const benchJobWaitsForValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchJob"]["waitsFor"]
+> = ["LEAD", "OWNER", "PART", "TIMER", "HANDS"];
 export const holdViewStationValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoldView"]["station"]
 > = [
@@ -4844,7 +5125,7 @@ export const stepViewStationValues: ReadonlyArray<
 ];
 export const stepViewLeadValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
-> = ["RECORD", "ASK_AGAIN", "HAS_COME", "STOP", "REASONS"];
+> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "REASONS"];
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
@@ -5066,22 +5347,6 @@ export const variantSealsAnyOf0Values: ReadonlyArray<
 export const variantOpticalBondsAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Variant"]["opticalBonds"]
 > = ["LIQUID", "FILM"];
-export const benchJobStationValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["BenchJob"]["station"]
-> = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
 export const benchTimerWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
@@ -5128,6 +5393,12 @@ export const carriedOverTypeValues: ReadonlyArray<
 export const carryOverLostTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CarryOverLost"]["type"]
 > = ["CarryOverLost"];
+export const cellBadSignValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CellBad"]["sign"]
+> = ["DANGER", "SWOLLEN", "HISSING", "HOT", "DENTED", "PUNCTURED"];
+export const cellBadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CellBad"]["type"]
+> = ["CellBad"];
 export const checkAnsweredAnswerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CheckAnswered"]["answer"]
 > = ["PASS", "FAIL", "CANNOT_TEST"];
@@ -5146,6 +5417,18 @@ export const crackMarkedTypeValues: ReadonlyArray<
 export const dentMarkedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["DentMarked"]["type"]
 > = ["DentMarked"];
+export const differenceAgreedTakenValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DifferenceAgreed"]["taken"]
+> = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const differenceAgreedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DifferenceAgreed"]["type"]
+> = ["DifferenceAgreed"];
+export const faultCheckedFindingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["finding"]
+> = ["DONE", "SOUND", "BAD"];
+export const faultCheckedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["type"]
+> = ["FaultChecked"];
 export const frontOpenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FrontOpened"]["type"]
 > = ["FrontOpened"];
@@ -5176,24 +5459,52 @@ export const isolationProvenTypeValues: ReadonlyArray<
 export const jobOpenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JobOpened"]["type"]
 > = ["JobOpened"];
+export const letGoOnTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LetGoOn"]["type"]
+> = ["LetGoOn"];
 export const lyingChangedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LyingChanged"]["type"]
 > = ["LyingChanged"];
 export const markRemovedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["MarkRemoved"]["type"]
 > = ["MarkRemoved"];
+export const mishapPlacedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MishapPlaced"]["type"]
+> = ["MishapPlaced"];
 export const mishapSeenMishapValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["MishapSeen"]["mishap"]
-> = ["SLIP", "NEW_CRACK", "SCREW_DROPPED", "PICK_LOST"];
+> = [
+  "SLIP",
+  "NEW_CRACK",
+  "CUT",
+  "TOO_DEEP",
+  "PICK_LOST",
+  "SCREW_DROPPED",
+  "CLIP_BROKEN",
+  "HOT_SPOT",
+  "SOLVENT_SPILLED",
+];
 export const mishapSeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["MishapSeen"]["type"]
 > = ["MishapSeen"];
+export const mishapToldTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["MishapTold"]["type"]
+> = ["MishapTold"];
 export const notWorthItTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NotWorthIt"]["type"]
 > = ["NotWorthIt"];
+export const noteLeftTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["NoteLeft"]["type"]
+> = ["NoteLeft"];
 export const ownerToldTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["OwnerTold"]["type"]
 > = ["OwnerTold"];
+export const partArrivedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartArrived"]["type"]
+> = ["PartArrived"];
+export const partOrderedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartOrdered"]["type"]
+> = ["PartOrdered"];
 export const partReservedBringsValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PartReserved"]["brings"]
 > = [
@@ -5230,6 +5541,23 @@ export const partReservedTypeValues: ReadonlyArray<
 export const partReturnedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PartReturned"]["type"]
 > = ["PartReturned"];
+export const partSwappedKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartSwapped"]["kind"]
+> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const partSwappedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartSwapped"]["type"]
+> = ["PartSwapped"];
+export const partSwappedWhyValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PartSwapped"]["why"]
+> = ["DEAD_ON_ARRIVAL", "DEAD_AT_TEST", "WRONG_VARIANT", "DAMAGED_HERE"];
 export const photoTakenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PhotoTaken"]["type"]
 > = ["PhotoTaken"];
@@ -5242,6 +5570,12 @@ export const plugFreedTypeValues: ReadonlyArray<
 export const powerSeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PowerSeen"]["type"]
 > = ["PowerSeen"];
+export const promisedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Promised"]["type"]
+> = ["Promised"];
+export const reopenedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Reopened"]["type"]
+> = ["Reopened"];
 export const repairAgreedGradeAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["RepairAgreed"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];

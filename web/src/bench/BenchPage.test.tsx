@@ -34,12 +34,14 @@ function job(number: number, values: Partial<BenchJob> = {}): BenchJob {
     station: "HEAT",
     stationWords: "Heat",
     nextStep: "Warm the bond",
-    waiting: false,
+    waitsFor: "HANDS",
     atDesk: false,
     mishaps: 0,
     openedAt: "2026-03-02T08:00:00Z",
     touchedAt: "2026-03-02T11:00:00Z",
     touchedBy: "Ansa Orrick",
+    partDue: null,
+    promisedOn: null,
     handedOverAt: null,
     ...values,
   };
@@ -81,7 +83,7 @@ describe("the bench", () => {
 
   it("keeps apart what needs hands, what waits and what is done", () => {
     show({
-      open: [job(1), job(2, { waiting: true }), job(3, { atDesk: true })],
+      open: [job(1), job(2, { waitsFor: "TIMER" }), job(3, { atDesk: true })],
       closed: [job(4, { handedOverAt: "2026-03-01T12:00:00Z" })],
       timers: [timer(2, 240)],
     });
@@ -97,9 +99,34 @@ describe("the bench", () => {
   });
 
   it("calls for hands once the timer is over, whatever the server knew when it was asked", () => {
-    const bench = { open: [job(2, { waiting: true })], timers: [timer(2, 240)] };
+    const bench = { open: [job(2, { waitsFor: "TIMER" })], timers: [timer(2, 240)] };
     show(bench, NOON_S + 240);
     expect(groups()).toEqual(["Needs hands at the bench"]);
+  });
+
+  it("puts what is stopped above everything and parts that are due by their day, late ones said", () => {
+    show({
+      open: [
+        job(1),
+        job(2, { waitsFor: "PART", partDue: "2026-03-09" }),
+        job(3, { waitsFor: "PART", partDue: "2026-03-01", promisedOn: "2026-03-04" }),
+        job(4, { waitsFor: "LEAD" }),
+        job(5, { waitsFor: "OWNER" }),
+      ],
+    });
+    expect(groups()).toEqual([
+      "Stopped: a lead looks at it",
+      "Needs hands at the bench",
+      "Waits for a part",
+      "Waits for its owner",
+    ]);
+    const parts = within(screen.getByRole("region", { name: "Waits for a part" }));
+    expect(parts.getAllByRole("link").map((link) => link.textContent)).toEqual([
+      expect.stringContaining("Hut 3"),
+      expect.stringContaining("Hut 2"),
+    ]);
+    expect(parts.getByText(/due .*, late/)).toBeInTheDocument();
+    expect(parts.getByText(/promised/)).not.toHaveTextContent("late");
   });
 
   it("puts what the desk can do first at the desk", () => {

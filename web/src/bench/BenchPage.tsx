@@ -1,54 +1,104 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
-import type { Schemas } from "@/api/client";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
+import { Field } from "@/ui/Field";
 import { say } from "@/units/units";
 import { useBench } from "./useBench";
 
 type BenchJob = Schemas["BenchJob"];
 
-/** All jobs: whose hands they need now, which wait for a timer, which are done. The reader's own come first. */
+/** All jobs by what they wait for: what is stopped first, then the reader's own; found by whatever is known of them. */
 export function BenchPage() {
   const { data } = useBench();
   const atDesk = !useMay("WORK_AT_THE_BENCH");
   const now = useServerSeconds();
+  const [query, setQuery] = useState("");
   if (!data) {
     return <p className="p-8">…</p>;
   }
   const timerOf = (job: BenchJob) => data.timers.find((t) => t.jobId === job.id);
-  const waits = (job: BenchJob) => {
+  const runs = (job: BenchJob) => {
     const timer = timerOf(job);
-    return job.waiting && timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, now) > 0;
+    return timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, now) > 0;
   };
-  const hands = data.open.filter((job) => !waits(job));
-  const groups = [
-    { title: "Needs hands at the bench", desk: false, jobs: hands.filter((job) => !job.atDesk) },
-    { title: "Needs the front desk", desk: true, jobs: hands.filter((job) => job.atDesk) },
+  /** A clock that has run out needs hands again. */
+  const waits = (job: BenchJob) => (job.waitsFor === "TIMER" && !runs(job) ? "HANDS" : job.waitsFor);
+  const of = (kind: BenchJob["waitsFor"]) => data.open.filter((job) => waits(job) === kind);
+  const hands = [
+    { title: "Needs hands at the bench", desk: false, jobs: of("HANDS").filter((job) => !job.atDesk) },
+    { title: "Needs the front desk", desk: true, jobs: of("HANDS").filter((job) => job.atDesk) },
   ].sort((a, b) => Number(b.desk === atDesk) - Number(a.desk === atDesk));
+  const groups = [
+    { title: "Stopped: a lead looks at it", jobs: of("LEAD") },
+    ...hands,
+    { title: "Waits for a timer", jobs: of("TIMER") },
+    { title: "Waits for a part", jobs: of("PART").sort((a, b) => byDay(a.partDue, b.partDue)) },
+    { title: "Waits for its owner", jobs: of("OWNER") },
+    { title: "Handed over", jobs: data.closed },
+  ];
   return (
     <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
-      <div className="mb-5 flex items-center gap-4">
-        <h1 className="flex-1 text-3xl font-bold">The bench</h1>
+      <div className="mb-5 flex items-end gap-4">
+        <h1 className="text-3xl font-bold">The bench</h1>
+        <div className="flex-1">
+          <Field
+            id="find-job"
+            label="Find by number, owner, device or tag"
+            autoComplete="off"
+            value={query}
+            onChange={(e) => setQuery(e.target.value)}
+          />
+        </div>
         <Link
           to="/take-in"
-          className="flex min-h-11 items-center rounded-md border-2 border-lamp bg-lamp px-6 text-lg font-semibold text-on-lamp hover:brightness-105"
+          className="flex min-h-12 items-center rounded-md border-2 border-lamp bg-lamp px-6 text-lg font-semibold text-on-lamp hover:brightness-105"
         >
           Take a job in
         </Link>
       </div>
-      {data.open.length === 0 && (
-        <p className="mb-8 max-w-xl text-xl text-quiet">
-          Nothing lies on the bench. Take a job in: who it belongs to and what is wrong is enough to start.
-        </p>
+      {query.trim() ? (
+        <Found query={tagged(query)} bench={data} />
+      ) : (
+        <>
+          {data.open.length === 0 && (
+            <p className="mb-8 max-w-xl text-xl text-quiet">
+              Nothing lies on the bench. Take a job in: who it belongs to and what is wrong is enough to
+              start.
+            </p>
+          )}
+          {groups.map(({ title, jobs }) => (
+            <Jobs key={title} title={title} jobs={jobs} bench={data} />
+          ))}
+        </>
       )}
-      {groups.map((group) => (
-        <Jobs key={group.title} {...group} bench={data} />
-      ))}
-      <Jobs title="Waits for a timer" jobs={data.open.filter(waits)} bench={data} />
-      <Jobs title="Handed over" jobs={data.closed} bench={data} />
     </main>
   );
+}
+
+/** A scanned tag is an address that ends in the job's id. */
+function tagged(query: string): string {
+  return /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/i.exec(query)?.[0] ?? query;
+}
+
+function byDay(a: string | null, b: string | null): number {
+  return (a ?? "9999").localeCompare(b ?? "9999");
+}
+
+function Found({ query, bench }: { query: string; bench: Schemas["BenchView"] }) {
+  const { data } = useQuery({
+    queryKey: keys.found(query, false),
+    queryFn: async () => unwrap(await api.GET("/api/jobs", { params: { query: { query } } })),
+    placeholderData: keepPreviousData,
+  });
+  if (data?.length === 0) {
+    return <p className="text-xl text-quiet">No job has that in its number, owner, device or fault.</p>;
+  }
+  return <Jobs title="Found" jobs={data ?? []} bench={bench} />;
 }
 
 function Jobs({ title, jobs, bench }: { title: string; jobs: BenchJob[]; bench: Schemas["BenchView"] }) {
@@ -99,6 +149,11 @@ function JobRow({
           <span className="block truncate text-quiet">
             {job.device}: {job.fault}
           </span>
+          {!closed && (
+            <span className="block truncate text-sm text-quiet">
+              {age(job.openedAt, now)} here, last {job.touchedBy}
+            </span>
+          )}
         </span>
         <span className="min-w-0">
           <span className="block truncate text-lg">
@@ -114,10 +169,45 @@ function JobRow({
             ))}
           </span>
         </span>
-        <span className="digits w-32 text-right text-2xl">
-          {timer && clockWords(secondsLeft(timer.startedAt, timer.seconds, now))}
+        <span className="w-36 text-right leading-tight">
+          {timer ? (
+            <span className="digits text-2xl">
+              {clockWords(secondsLeft(timer.startedAt, timer.seconds, now))}
+            </span>
+          ) : (
+            !closed && <Days job={job} today={today(now)} />
+          )}
         </span>
       </Link>
     </li>
+  );
+}
+
+const short = new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short" });
+
+function today(nowS: number): string {
+  return new Date(nowS * 1000).toLocaleDateString("sv");
+}
+
+function age(openedAt: string, nowS: number): string {
+  const hours = Math.max(0, (nowS - Date.parse(openedAt) / 1000) / 3600);
+  const days = Math.floor(hours / 24);
+  return days > 0 ? `${days} ${days === 1 ? "day" : "days"}` : `${Math.floor(hours)} h`;
+}
+
+/** When the owner was told it is ready, and when its part should be here; late in red. */
+function Days({ job, today }: { job: BenchJob; today: string }) {
+  const line = (words: string, day: string | null) =>
+    day && (
+      <span className={`block ${day < today ? "font-semibold text-alarm" : "text-quiet"}`}>
+        {words} {short.format(new Date(`${day}T12:00`))}
+        {day < today && ", late"}
+      </span>
+    );
+  return (
+    <>
+      {line("promised", job.promisedOn)}
+      {job.waitsFor === "PART" && line("due", job.partDue)}
+    </>
   );
 }

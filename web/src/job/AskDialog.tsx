@@ -5,8 +5,11 @@ import { say, typed, unitLabel, type Units } from "@/units/units";
 import { Field } from "@/ui/Field";
 import { Form } from "@/ui/Form";
 import { Modal } from "@/ui/Modal";
+import { FindJob } from "./FindJob";
 import { filled } from "./filled";
 import type { Choice, Record, Step } from "./useJob";
+
+const NUMBERS: ReadonlySet<Choice["asks"][number]["kind"]> = new Set(["NUMBER", "JOB"]);
 
 export interface Asked {
   title: string;
@@ -64,7 +67,7 @@ function Asking({
         if (ask.mayBeEmpty && text.trim() === "") {
           return [ask.field, undefined];
         }
-        return [ask.field, ask.kind === "NUMBER" ? typed(text, ask.unit, units) : text];
+        return [ask.field, NUMBERS.has(ask.kind) ? typed(text, ask.unit, units) : text];
       }),
     );
     const fate = await record(filled(choice, given), `${title}: ${choice.label}`, step);
@@ -83,18 +86,25 @@ function Asking({
       onClose={onClose}
     >
       {hint && <p className="text-quiet">{say(hint, units)}</p>}
-      {choice.asks.map((ask) => (
-        <Field
-          key={ask.field}
-          id={ask.field}
-          label={ask.label}
-          inputMode={ask.kind === "NUMBER" ? "decimal" : "text"}
-          autoComplete="off"
-          suffix={unitLabel(ask.unit, units)}
-          value={values[ask.field] ?? ""}
-          onChange={(e) => setValues({ ...values, [ask.field]: e.target.value })}
-        />
-      ))}
+      {choice.asks.map((ask) => {
+        const put = (value: string) => setValues({ ...values, [ask.field]: value });
+        const value = values[ask.field] ?? "";
+        return ask.kind === "JOB" ? (
+          <FindJob key={ask.field} id={ask.field} label={ask.label} chosen={value} onChoose={put} />
+        ) : (
+          <Field
+            key={ask.field}
+            id={ask.field}
+            label={ask.label}
+            type={ask.kind === "DATE" ? "date" : "text"}
+            inputMode={ask.kind === "NUMBER" ? "decimal" : undefined}
+            autoComplete="off"
+            suffix={unitLabel(ask.unit, units)}
+            value={value}
+            onChange={(e) => put(e.target.value)}
+          />
+        );
+      })}
     </Form>
   );
 }

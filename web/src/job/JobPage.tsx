@@ -14,6 +14,7 @@ import { SealPanel } from "@/seal/SealPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
+import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
 import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
@@ -21,12 +22,15 @@ import type { PanelProps } from "./panel";
 import { filled } from "./filled";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
+import { MishapCard } from "./MishapCard";
+import { ResumeCard } from "./ResumeCard";
 import { largeAction } from "./largeAction";
 import { NextBar } from "./NextBar";
 import { OvertakenDialog } from "./OvertakenDialog";
 import { SignOff } from "./SignOff";
 import { StepList } from "./StepList";
 import { StopDialog } from "./StopDialog";
+import { WrongDialog } from "./WrongDialog";
 import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
 
@@ -45,6 +49,9 @@ function Workspace({ jobId }: { jobId: string }) {
   const [pointed, setPointed] = useState<number | null>(null);
   const [view, setView] = useState<View>({ quarterTurns: 0, faceDown: false });
   const [help, setHelp] = useState(false);
+  const [wrong, setWrong] = useState(false);
+  /** The number up to which the reader has seen how it lies there. */
+  const [resumed, setResumed] = useState<string | null>(null);
   const [asking, setAsking] = useState<string | null>(null);
   const [opened, setOpened] = useState<"stop" | "reasons" | null>(null);
 
@@ -108,16 +115,29 @@ function Workspace({ jobId }: { jobId: string }) {
     }
   };
   const mishap = (what: Choice) => void tell(filled(what, { positionMm: pointed ?? undefined }), what.label);
+  const cell = (sign: Choice) => void tell(sign.fact, sign.label).then(() => setOpened("stop"));
+  /** A tap that belongs to no step. */
+  const aside = (title: string, choice: Choice) => {
+    setRefusal(null);
+    if (choice.asks.length > 0) {
+      setAsked({ title, hint: null, choice });
+    } else {
+      void tell(choice.fact, `${title}: ${choice.label}`);
+    }
+  };
 
   useKeys({
-    enabled: asked === null && !help && open === null,
+    enabled: asked === null && !help && !wrong && open === null,
     action,
     go,
     choose,
     undo,
     mishap,
     mishaps: job?.whenItGoesWrong ?? [],
+    cell:
+      job?.cellSigns[0] && action.kind !== "stop" ? () => job.cellSigns[0] && cell(job.cellSigns[0]) : null,
     timers: job?.timers ?? [],
+    onWrong: () => setWrong(true),
     onHelp: () => setHelp(true),
     onStation: (by) => {
       const stations = job?.stations.map((s) => s.id) ?? [];
@@ -139,6 +159,7 @@ function Workspace({ jobId }: { jobId: string }) {
     return <main className="p-8 text-xl">…</main>;
   }
 
+  const { resume } = job;
   const panel: PanelProps = {
     job,
     record: tell,
@@ -168,11 +189,14 @@ function Workspace({ jobId }: { jobId: string }) {
           aria-label="Steps"
         >
           <Cautions cautions={job.stations.find((s) => s.id === shown)?.cautions ?? []} units={units} />
-          {refusal && (
-            <div>
-              <ProblemNote problem={refusal} units={units} signOff={signOff} />
-            </div>
+          {resume && resumed !== resume.at && (
+            <ResumeCard resume={resume} units={units} onSeen={() => setResumed(resume.at)} />
           )}
+          {job.mishaps
+            .filter((one) => one.latest)
+            .map((one) => (
+              <MishapCard key={one.seq} mishap={one} pointed={pointed} units={units} onTap={aside} />
+            ))}
           <StepList
             steps={job.steps.filter((step) => step.station === shown)}
             nextId={next?.id ?? null}
@@ -184,6 +208,14 @@ function Workspace({ jobId }: { jobId: string }) {
           {mayPropose && !job.closed && <ProposeCorrection jobId={job.id} />}
         </section>
       </main>
+      {refusal && (
+        <div className="flex shrink-0 items-start gap-3 bg-deep px-4 pt-3" data-refused>
+          <div className="min-w-0 flex-1">
+            <ProblemNote problem={refusal} units={units} signOff={signOff} />
+          </div>
+          <Button onClick={() => setRefusal(null)}>Seen</Button>
+        </div>
+      )}
       <NextBar
         job={job}
         action={action}
@@ -193,12 +225,32 @@ function Workspace({ jobId }: { jobId: string }) {
         onChoose={choose}
         onUndo={undo}
         onMishap={mishap}
+        onCell={cell}
+        onWrong={() => setWrong(true)}
         onHelp={() => setHelp(true)}
       />
       <AskDialog asked={asked} units={units} record={record} onClose={() => setAsked(null)} />
       <OvertakenDialog jobId={jobId} seq={job.seq} units={units} />
       <HelpDialog open={help} onClose={() => setHelp(false)} />
-      <StopDialog step={open === "stop" ? (next ?? null) : null} onClose={() => setOpened(null)} />
+      <WrongDialog
+        open={wrong}
+        job={job}
+        pointed={pointed}
+        units={units}
+        onMishap={mishap}
+        onDetour={(way) => aside(`Job ${job.number}`, way)}
+        onClose={() => setWrong(false)}
+      />
+      <StopDialog
+        step={open === "stop" ? (next ?? null) : null}
+        job={job}
+        onTell={cell}
+        onChoose={(step, choice) => {
+          setOpened(null);
+          choose(step, choice);
+        }}
+        onClose={() => setOpened(null)}
+      />
     </>
   );
 }

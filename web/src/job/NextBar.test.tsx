@@ -39,6 +39,7 @@ const JOB = {
   closed: false,
   atRisk: false,
   whenItGoesWrong: [choice("Slip"), choice("New crack"), choice("Dropped screw")],
+  cellSigns: [choice("A danger"), choice("Swollen")],
   undo: null,
   stations: [
     { id: "HEAT", words: "Heat" },
@@ -56,7 +57,15 @@ function show(
   asking: string | null = null,
 ) {
   clock.nowS = Date.parse(NOON) / 1000 + elapsedS;
-  const taps = { onGo: vi.fn(), onChoose: vi.fn(), onUndo: vi.fn(), onMishap: vi.fn(), onHelp: vi.fn() };
+  const taps = {
+    onGo: vi.fn(),
+    onChoose: vi.fn(),
+    onUndo: vi.fn(),
+    onMishap: vi.fn(),
+    onCell: vi.fn(),
+    onWrong: vi.fn(),
+    onHelp: vi.fn(),
+  };
   render(
     <MemoryRouter>
       <NextBar
@@ -178,6 +187,18 @@ describe("beside the next action", () => {
     const { onMishap } = show(step([choice("Free")]), { atRisk: true });
     await userEvent.click(screen.getByRole("button", { name: /New crack/ }));
     expect(onMishap).toHaveBeenCalledWith(expect.objectContaining({ label: "New crack" }));
+  });
+
+  it("a battery that is a danger is a tap away at every station, until it is said", async () => {
+    const { onCell } = show(step([choice("Works")]));
+    await userEvent.click(screen.getByRole("button", { name: /Battery!/ }));
+    expect(onCell).toHaveBeenCalledWith(expect.objectContaining({ label: "A danger" }));
+  });
+
+  it("a stop is shown whoever may answer it, without asking for it again", () => {
+    show(step([choice("A lead lets it go on", false)], { lead: "STOP", leadWords: "Stop: what to do now" }));
+    expect(screen.getByRole("button", { name: /Stop: what to do now/ })).toBeEnabled();
+    expect(screen.queryByRole("button", { name: /Battery!/ })).not.toBeInTheDocument();
   });
 
   it("what can be taken back is named, and nothing can where nothing is", () => {

@@ -9,6 +9,11 @@ import { MISHAP_KEYS } from "./useKeys";
 const SIDE =
   "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
 
+/** Two of half the height beside each other's edge: they are for the moment something goes wrong. */
+const STACK = "flex w-24 lg:w-32 flex-col divide-y-2 divide-deep-quiet/40 border-l-2 border-deep-quiet/40";
+const HALF =
+  "flex flex-1 items-center justify-between gap-1 px-2.5 text-left leading-tight disabled:opacity-40";
+
 /** The one thing to do now, as large as a hand; everything else small beside it. */
 export function NextBar({
   job,
@@ -19,6 +24,8 @@ export function NextBar({
   onChoose,
   onUndo,
   onMishap,
+  onCell,
+  onWrong,
   onHelp,
 }: {
   job: Job;
@@ -30,8 +37,11 @@ export function NextBar({
   onChoose: (step: Step, choice: Choice) => void;
   onUndo: () => void;
   onMishap: (what: Choice) => void;
+  onCell: (sign: Choice) => void;
+  onWrong: () => void;
   onHelp: () => void;
 }) {
+  const danger = job.cellSigns[0];
   return (
     <footer className="flex h-30 shrink-0 bg-deep text-on-deep" data-pending={pendingCount}>
       <button
@@ -56,12 +66,12 @@ export function NextBar({
         onChoose={onChoose}
       />
       {job.atRisk && (
-        <>
+        <div className={STACK}>
           {job.whenItGoesWrong.slice(0, MISHAP_KEYS.length).map((what, i) => (
             <button
               key={what.label}
               type="button"
-              className={SIDE}
+              className={HALF}
               disabled={!what.mine}
               onClick={() => onMishap(what)}
             >
@@ -69,7 +79,26 @@ export function NextBar({
               <Key>{MISHAP_KEYS[i]}</Key>
             </button>
           ))}
-        </>
+        </div>
+      )}
+      {danger && (
+        <div className={STACK}>
+          <button type="button" className={HALF} onClick={onWrong}>
+            <span>Else</span>
+            <Key>w</Key>
+          </button>
+          {action.kind !== "stop" && (
+            <button
+              type="button"
+              className={`${HALF} bg-alarm text-on-alarm`}
+              disabled={!danger.mine}
+              onClick={() => onCell(danger)}
+            >
+              <span>Battery!</span>
+              <Key>x</Key>
+            </button>
+          )}
+        </div>
       )}
       <button
         type="button"

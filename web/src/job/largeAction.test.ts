@@ -22,13 +22,22 @@ describe("the large action", () => {
   });
 
   it("goes back to the due station first, whatever the step is like", () => {
-    for (const lead of ["RECORD", "ASK_AGAIN", "HAS_COME", "STOP", "REASONS"] as const) {
+    for (const lead of [
+      "RECORD",
+      "PROPOSE",
+      "ASK_AGAIN",
+      "LEAD_ON",
+      "SETTLE",
+      "HAS_COME",
+      "STOP",
+      "REASONS",
+    ] as const) {
       expect(largeAction(step({ lead }), "SEAL", "open.touch").kind).toBe("back");
     }
   });
 
-  it("puts the question again after a bad answer, and then favours no answer", () => {
-    const failed = step({ lead: "ASK_AGAIN", leadWords: "Check again" });
+  it.each(["ASK_AGAIN", "LEAD_ON", "SETTLE"] as const)("favours no way on after a bad answer: %s", (lead) => {
+    const failed = step({ lead, leadWords: "Check again" });
     expect(largeAction(failed, "TEST", null)).toEqual({ kind: "again", step: failed, words: "Check again" });
     expect(largeAction(failed, "TEST", "open.touch").kind).toBe("answers");
     expect(largeAction(failed, "TEST", "another step").kind).toBe("again");

@@ -5,7 +5,7 @@ export type LargeAction =
   | { kind: "record"; step: Step; choice: Choice }
   /** The due step is another station's: its picture is not in sight. */
   | { kind: "back"; step: Step }
-  /** A bad answer was given: the question is put again. */
+  /** A bad answer was given: what leads on from it, or the question again, is put beside it. */
   | { kind: "again"; step: Step; words: string }
   /** The question stands there again, every answer as near as the other: no large action. */
   | { kind: "answers"; step: Step }
@@ -20,7 +20,11 @@ export type LargeAction =
  */
 export function largeAction(next: Step | null, shown: Station, asking: string | null): LargeAction {
   const first = next?.choices[0];
-  if (!next || !first?.mine) {
+  if (!next || !first) {
+    return { kind: "none", step: next };
+  }
+  // Where someone can get hurt everybody sees what to do, whoever may answer.
+  if (!first.mine && next.lead !== "STOP") {
     return { kind: "none", step: next };
   }
   if (next.station !== shown) {
@@ -34,6 +38,8 @@ export function largeAction(next: Step | null, shown: Station, asking: string | 
       return { kind: "reasons", step: next, words };
     case "ASK_AGAIN":
     case "HAS_COME":
+    case "LEAD_ON":
+    case "SETTLE":
       return asking === next.id ? { kind: "answers", step: next } : { kind: "again", step: next, words };
     default:
       return { kind: "record", step: next, choice: first };

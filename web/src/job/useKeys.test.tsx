@@ -28,6 +28,8 @@ function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
     undo: vi.fn(),
     mishaps: MISHAPS,
     mishap: vi.fn(),
+    cell: vi.fn(),
+    onWrong: vi.fn(),
     onHelp: vi.fn(),
     onStation: vi.fn(),
     timers: [],
@@ -118,14 +120,24 @@ describe("keys of the workspace", () => {
     input.remove();
   });
 
+  it("says once that the battery is a danger, and not where that is said already", () => {
+    const on = keys();
+    press("x");
+    press("x");
+    expect(on.cell).toHaveBeenCalledTimes(1);
+    keys({ cell: null });
+    expect(() => press("x")).not.toThrow();
+  });
+
   it("takes back, tells mishaps, turns stations and helps", () => {
     const on = keys();
-    for (const key of ["u", "s", "c", "[", "]", "?"]) {
+    for (const key of ["u", "s", "c", "w", "[", "]", "?"]) {
       press(key);
     }
     expect(on.undo).toHaveBeenCalledTimes(1);
     expect(vi.mocked(on.mishap).mock.calls).toEqual([[MISHAPS[0]], [MISHAPS[1]]]);
     expect(vi.mocked(on.onStation).mock.calls).toEqual([[-1], [1]]);
+    expect(on.onWrong).toHaveBeenCalledTimes(1);
     expect(on.onHelp).toHaveBeenCalledTimes(1);
   });
 });

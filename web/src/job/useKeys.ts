@@ -28,6 +28,9 @@ export function useKeys(on: {
   /** What can go wrong, and telling it. */
   mishaps: Choice[];
   mishap: (what: Choice) => void;
+  /** Says that the cell is a danger; null where that is said already. */
+  cell: (() => void) | null;
+  onWrong: () => void;
   onHelp: () => void;
   onStation: (by: number) => void;
   timers: Job["timers"];
@@ -81,6 +84,8 @@ export function useKeys(on: {
         ...Object.fromEntries(
           MISHAP_KEYS.map((key, i) => [key, () => now.mishaps[i] && now.mishap(now.mishaps[i])]),
         ),
+        x: () => once(() => now.cell?.()),
+        w: now.onWrong,
         m: () => setMuted(!muted),
         b: () => void navigate("/"),
         "?": now.onHelp,

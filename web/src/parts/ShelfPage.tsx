@@ -1,7 +1,9 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { asText } from "@/api/files";
+import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
 import { useMay } from "@/session/useMay";
 import { money } from "@/units/money";
@@ -155,6 +157,42 @@ export function ShelfPage() {
           </div>
         )}
       </Modal>
+      <Returns />
     </main>
+  );
+}
+
+const moment = new Intl.DateTimeFormat(undefined, { dateStyle: "medium" });
+
+/** Parts that were no good: what the supplier is told, and by which job it was found. */
+function Returns() {
+  const { data } = useQuery({
+    queryKey: keys.returns,
+    queryFn: async () => unwrap(await api.GET("/api/returns")),
+  });
+  if (!data || data.length === 0) {
+    return null;
+  }
+  return (
+    <section className="mt-8" aria-label="Returns">
+      <h2 className="mb-2 text-lg font-semibold text-quiet">To go back to the supplier</h2>
+      <ul className="divide-y-2 divide-line border-y-2 border-line">
+        {data.map((one) => (
+          <li key={`${one.jobId}/${one.at}`} className="flex gap-4 px-2 py-2">
+            <b className="min-w-0 flex-1">{one.part}</b>
+            <span className="min-w-0 flex-1 text-alarm">
+              {one.why}
+              {one.words && <span className="text-quiet"> ({one.words})</span>}
+            </span>
+            <Link to={`/jobs/${one.jobId}`} className="underline">
+              job {one.number}, {one.device}
+            </Link>
+            <span className="text-quiet">
+              {moment.format(new Date(one.at))}, {one.who}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { api, ProblemError, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
@@ -16,6 +17,7 @@ const time = new Intl.DateTimeFormat(undefined, { timeStyle: "medium" });
 export function RecordPage() {
   const { jobId = "" } = useParams();
   const units = useUnits();
+  const [shops, setShops] = useState(false);
   const { data: record, error } = useQuery({
     queryKey: keys.station(jobId, "record"),
     queryFn: async () => unwrap(await api.GET("/api/jobs/{jobId}/record", { params: { path: { jobId } } })),
@@ -50,6 +52,9 @@ export function RecordPage() {
           <div className="no-print flex flex-col gap-2">
             <Button look="lamp" onClick={() => window.print()}>
               Print
+            </Button>
+            <Button aria-pressed={shops} onClick={() => setShops(!shops)}>
+              {shops ? "Shop’s copy" : "Owner’s copy"}
             </Button>
             <a
               href={`/api/jobs/${jobId}/export`}
@@ -91,6 +96,7 @@ export function RecordPage() {
           </section>
           <div className="space-y-5">
             <Facts title="Found" lines={record.found} units={units} />
+            <WentWrong incidents={record.wentWrong} units={units} shops={shops} />
             <Facts title="Measured" lines={record.measured} units={units} />
             <List title="Kept" items={record.kept} />
             <List title="Lost" items={record.lost} none="nothing" />
@@ -114,6 +120,9 @@ export function RecordPage() {
             ))}
           </ul>
         </section>
+        {shops && record.notes.length > 0 && (
+          <List title="Notes" items={record.notes.map((note) => `${note.words} (${note.who})`)} />
+        )}
         <p className="text-quiet">
           Water resistance was not tested and is not claimed. Old parts go to recycling.
         </p>
@@ -128,6 +137,33 @@ function H({ children }: { children: React.ReactNode }) {
 
 function Facts({ title, lines, units }: { title: string; lines: Lines; units: ReturnType<typeof useUnits> }) {
   return <List title={title} items={lines.map((line) => say(line.words, units))} />;
+}
+
+/** Apart from what was found; the owner's copy says what harmed the device, the shop's all of it and who was there. */
+function WentWrong({
+  incidents,
+  units,
+  shops,
+}: {
+  incidents: Schemas["RecordView"]["wentWrong"];
+  units: ReturnType<typeof useUnits>;
+  shops: boolean;
+}) {
+  const told = incidents.filter((one) => shops || one.forOwner);
+  if (told.length === 0) {
+    return null;
+  }
+  return (
+    <List
+      title="What went wrong at the bench"
+      items={told.map(
+        (one) =>
+          `${time.format(new Date(one.at))} ${say(one.words, units)}: ${one.outcome}` +
+          (one.told ? `; ${one.told}` : "") +
+          (shops ? ` (${one.who})` : ""),
+      )}
+    />
+  );
 }
 
 function List({ title, items, none = "–" }: { title: string; items: readonly string[]; none?: string }) {

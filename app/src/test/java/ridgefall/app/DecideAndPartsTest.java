@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -288,7 +289,19 @@ class DecideAndPartsTest {
         Answer answer = ansa.append(
                 job,
                 2,
-                Map.of("type", "PartReturned", "stockId", UUID.randomUUID().toString()));
+                Map.of(
+                        "type",
+                        "PartReserved",
+                        "stockId",
+                        UUID.randomUUID().toString(),
+                        "kind",
+                        "FUSED_FRONT",
+                        "grade",
+                        "PREMIUM_COPY",
+                        "words",
+                        "one that nobody has",
+                        "brings",
+                        List.of()));
         assertThat(answer.text("allowed")).contains("/parts");
     }
 

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -39,6 +40,7 @@ import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -100,6 +102,13 @@ class ReplayTest {
         // What is asked since then was not asked then; what was asked is answered as it was.
         ((ObjectNode) told.get("answers"))
                 .retain(recorded.get("told").get("answers").propertyNames());
+        Set<String> asked = Set.copyOf(recorded.get("told").get("answers").propertyNames());
+        ArrayNode holds = (ArrayNode) told.get("sealHeldBy");
+        for (int i = holds.size() - 1; i >= 0; i--) {
+            if (!asked.contains(holds.get(i).asString())) {
+                holds.remove(i);
+            }
+        }
         assertThat(told.toPrettyString()).isEqualTo(recorded.get("told").toPrettyString());
     }
 

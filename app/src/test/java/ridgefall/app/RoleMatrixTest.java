@@ -33,6 +33,8 @@ class RoleMatrixTest {
             Map.entry("PUT /api/session/password", ALL),
             Map.entry("GET /api/bench", ALL),
             Map.entry("GET /api/devices", ALL),
+            Map.entry("GET /api/jobs", ALL),
+            Map.entry("GET /api/returns", ALL),
             Map.entry("POST /api/jobs", ALL),
             Map.entry("GET /api/jobs/{jobId}", ALL),
             Map.entry("POST /api/jobs/{jobId}/facts", ALL),

@@ -70,10 +70,14 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        ExtensionContext shared = isAlone(context) ? context.getParent().orElseThrow() : context.getRoot();
+        boolean alone = isAlone(context);
+        ExtensionContext shared = alone ? context.getParent().orElseThrow() : context.getRoot();
+        // A name of its own: what is not found in a class's store is looked for in the one that all share.
         Bench bench = shared.getStore(SPACE)
                 .getOrComputeIfAbsent(
-                        "bench", key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()), Bench.class);
+                        alone ? context.getRequiredTestClass() : "bench",
+                        key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()),
+                        Bench.class);
         if (parameter.getParameter().getType() == Product.class) {
             return bench.product();
         }

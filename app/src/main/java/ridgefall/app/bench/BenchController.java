@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.bench.BenchJobs.BenchJob;
 import ridgefall.app.bench.BenchJobs.BenchTimer;
@@ -16,6 +17,7 @@ import ridgefall.core.job.Station;
 class BenchController {
     private static final int SHOWN_CLOSED = 6;
     private static final int SHOWN_OPEN = 500;
+    private static final int MOST_FOUND = 30;
 
     private final BenchJobs jobs;
     private final Clock clock;
@@ -31,6 +33,13 @@ class BenchController {
             List<BenchJob> open,
             List<BenchJob> closed,
             List<BenchTimer> timers) {}
+
+    /** Jobs by number, owner, device or fault; by the id that a tag carries too. */
+    @GetMapping("/jobs")
+    List<BenchJob> find(
+            @RequestParam(defaultValue = "") String query, @RequestParam(defaultValue = "false") boolean handedOver) {
+        return jobs.find(query, handedOver, MOST_FOUND);
+    }
 
     @GetMapping("/bench")
     BenchView bench() {

@@ -1,12 +1,16 @@
 package ridgefall.app.bench;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import ridgefall.app.store.WordSearch;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
@@ -15,13 +19,21 @@ import ridgefall.core.job.TimerKind;
 /** Reads the projections that the journal renews with every fact. */
 @Repository
 class BenchJobs {
+    private static final String SELECT = """
+            select id, number, device, owner, fault, station, next_step, waits_for, needs, mishaps,
+                part_due, promised_on, opened_at, touched_at, touched_by, handed_over_at
+            from job where\s""";
+
     private final JdbcClient jdbc;
 
     BenchJobs(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
-    /** {@code waiting} is true while a timer is what the job needs; else hands, of the desk or of the bench. */
+    /**
+     * @param atDesk whether the hands it needs are the desk's
+     * @param partDue when what it waits for should be here, and {@code promisedOn} when its owner was told it is ready
+     */
     record BenchJob(
             UUID id,
             long number,
@@ -31,12 +43,14 @@ class BenchJobs {
             Station station,
             String stationWords,
             @Schema(nullable = true) String nextStep,
-            boolean waiting,
+            Course.Waits waitsFor,
             boolean atDesk,
             int mishaps,
             Instant openedAt,
             Instant touchedAt,
             String touchedBy,
+            @Schema(nullable = true) LocalDate partDue,
+            @Schema(nullable = true) LocalDate promisedOn,
             @Schema(nullable = true) Instant handedOverAt) {}
 
     record BenchTimer(
@@ -55,6 +69,18 @@ class BenchJobs {
         return jobs("handed_over_at is null order by opened_at limit " + most);
     }
 
+    /** Whatever job has all the given words in its number, owner, device or fault, or is of this id; the latest first. */
+    List<BenchJob> find(String query, boolean handedOver, int most) {
+        WordSearch words = WordSearch.of(query);
+        String text = "lower(concat_ws(' ', number, owner, device, fault, id))";
+        return words.bind(jdbc.sql(SELECT + words.matches(text)
+                        + (handedOver ? " and handed_over_at is not null" : "")
+                        + " order by opened_at desc limit :most"))
+                .param("most", most)
+                .query((row, n) -> job(row))
+                .list();
+    }
+
     /** Handed over, the latest first. */
     List<BenchJob> handedOver(int most) {
         return jobs("handed_over_at is not null order by handed_over_at desc limit " + most);
@@ -68,30 +94,29 @@ class BenchJobs {
     }
 
     private List<BenchJob> jobs(String which) {
-        return jdbc.sql("""
-                        select id, number, device, owner, fault, station, next_step, waiting, needs, mishaps,
-                            opened_at, touched_at, touched_by, handed_over_at
-                        from job where\s""" + which)
-                .query((row, n) -> {
-                    Station station = Station.valueOf(row.getString("station"));
-                    return new BenchJob(
-                            row.getObject("id", UUID.class),
-                            row.getLong("number"),
-                            row.getString("device"),
-                            row.getString("owner"),
-                            row.getString("fault"),
-                            station,
-                            station.words(),
-                            row.getString("next_step"),
-                            row.getBoolean("waiting"),
-                            row.getString("needs").equals(Role.DESK.name()),
-                            row.getInt("mishaps"),
-                            instant(row.getObject("opened_at", OffsetDateTime.class)),
-                            instant(row.getObject("touched_at", OffsetDateTime.class)),
-                            row.getString("touched_by"),
-                            instant(row.getObject("handed_over_at", OffsetDateTime.class)));
-                })
-                .list();
+        return jdbc.sql(SELECT + which).query((row, n) -> job(row)).list();
+    }
+
+    private static BenchJob job(ResultSet row) throws SQLException {
+        Station station = Station.valueOf(row.getString("station"));
+        return new BenchJob(
+                row.getObject("id", UUID.class),
+                row.getLong("number"),
+                row.getString("device"),
+                row.getString("owner"),
+                row.getString("fault"),
+                station,
+                station.words(),
+                row.getString("next_step"),
+                Course.Waits.valueOf(row.getString("waits_for")),
+                row.getString("needs").equals(Role.DESK.name()),
+                row.getInt("mishaps"),
+                instant(row.getObject("opened_at", OffsetDateTime.class)),
+                instant(row.getObject("touched_at", OffsetDateTime.class)),
+                row.getString("touched_by"),
+                row.getObject("part_due", LocalDate.class),
+                row.getObject("promised_on", LocalDate.class),
+                instant(row.getObject("handed_over_at", OffsetDateTime.class)));
     }
 
     /** All that run, the one that ends first on top. */

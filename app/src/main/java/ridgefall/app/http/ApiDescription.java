@@ -33,6 +33,7 @@ public class ApiDescription {
             new String[] {"GivenSource", "air"},
             new String[] {"SessionView", "me"},
             new String[] {"JobView", "undo"},
+            new String[] {"JobView", "resume"},
             new String[] {"HoldView", "signOff"},
             new String[] {"Checked", "edge"},
             new String[] {"WorthView", "replacement"},
@@ -75,6 +76,12 @@ public class ApiDescription {
             new String[] {"PhotoTaken", "words"},
             new String[] {"BendMarked", "bentMm"},
             new String[] {"MishapSeen", "positionMm"},
+            new String[] {"MishapSeen", "stepId"},
+            new String[] {"PartOrdered", "due"},
+            new String[] {"PartOrdered", "price"},
+            new String[] {"PartOrdered", "currency"},
+            new String[] {"PartSwapped", "stockId"},
+            new String[] {"PartSwapped", "words"},
             new String[] {"SoakStarted", "dial"},
             new String[] {"SoakStarted", "distanceMm"});
 

@@ -68,7 +68,7 @@ class JobController {
     Receipt append(@PathVariable UUID jobId, @RequestBody NewFact given, @AuthenticationPrincipal SignedIn who) {
         Allowed.present("commandId", given.commandId());
         Allowed.present("fact", given.fact());
-        if (given.fact() instanceof PartsFact) {
+        if (given.fact() instanceof PartsFact.PartReserved) {
             throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
         } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");

@@ -19,6 +19,7 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.prove.ProveState;
 
@@ -29,7 +30,8 @@ class JobRow implements Projector {
     static final String SET = """
             station = :station, next_step = :next, waiting = :waiting, needs = :needs, mishaps = :mishaps,
             grade = :grade, unrepaired = :unrepaired, came_from = :from, changed = pg_current_xact_id(),
-            touched_at = :touched, touched_by = :by, handed_over_at = :handed""";
+            touched_at = :touched, touched_by = :by, handed_over_at = :handed, waits_for = :waitsFor,
+            part_due = :due, promised_on = :promised""";
 
     private final JdbcClient jdbc;
 
@@ -44,7 +46,13 @@ class JobRow implements Projector {
 
     @Override
     public int version() {
-        return 1;
+        return 2;
+    }
+
+    /** It goes along with every fact, in the same statement. */
+    @Override
+    public boolean concerns(JobState here, JobState there) {
+        return false;
     }
 
     /** False where a job of this id is there already. */
@@ -53,10 +61,10 @@ class JobRow implements Projector {
         StatementSpec statement = jdbc.sql("""
                         insert into job (id, seq, profile_id, profile_version, device, owner, fault, opened_at,
                             station, next_step, waiting, needs, mishaps, grade, unrepaired, came_from, changed,
-                            touched_at, touched_by, handed_over_at)
+                            touched_at, touched_by, handed_over_at, waits_for, part_due, promised_on)
                         values (:id, 1, :profile, :version, :device, :owner, :fault, :opened,
                             :station, :next, :waiting, :needs, :mishaps, :grade, :unrepaired, :from, pg_current_xact_id(),
-                            :touched, :by, :handed)
+                            :touched, :by, :handed, :waitsFor, :due, :promised)
                         on conflict (id) do nothing""")
                 .param("id", jobId)
                 .param("profile", opened.profileId())
@@ -98,6 +106,9 @@ class JobRow implements Projector {
                                 .orElse(null))
                 .param("unrepaired", agreed.notWorthIt().isPresent())
                 .param("from", IntakeState.of(state).cameFrom().orElse(null), Types.BIGINT)
+                .param("waitsFor", Course.waitsFor(next).name())
+                .param("due", PartsState.of(state).latestDue().orElse(null), Types.DATE)
+                .param("promised", IntakeState.of(state).promisedOn().orElse(null), Types.DATE)
                 .param("touched", at(latest.happenedAt()))
                 .param("by", latest.who())
                 .param(

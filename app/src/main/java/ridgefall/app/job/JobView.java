@@ -1,6 +1,7 @@
 package ridgefall.app.job;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -8,12 +9,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import ridgefall.app.http.ApiDescription;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.damage.Consequence;
 import ridgefall.core.damage.Damage;
-import ridgefall.core.damage.DamageFact;
 import ridgefall.core.damage.DamageState;
+import ridgefall.core.detour.DetourState;
 import ridgefall.core.gate.Course;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
@@ -56,10 +57,16 @@ public record JobView(
         boolean bonded,
         List<MishapView> mishaps,
         List<ChoiceView> whenItGoesWrong,
+        List<ChoiceView> cellSigns,
+        List<ChoiceView> detours,
+        @Schema(nullable = true) ResumeView resume,
         BoardView board,
         List<HoldView> holdsBeforeSealing,
         @Schema(nullable = true) UndoView undo,
         List<EntryView> journal) {
+
+    /** Whoever comes back to it after so long looks twice. */
+    private static final Duration FORGOTTEN = Duration.ofHours(4);
 
     /** @param cautions what was noted elsewhere and matters here */
     public record StationView(Station id, String words, int done, int total, List<String> cautions) {}
@@ -128,10 +135,61 @@ public record JobView(
 
     public record CrackView(double fromMm, double lengthMm) {}
 
+    /**
+     * @param place as the hand finds it, with {@code beneath} what lies there
+     * @param todo what is looked at before the front is sealed over it
+     * @param latest whether nothing was recorded since
+     */
     public record MishapView(
+            long seq,
             String words,
             Instant at,
-            @Schema(nullable = true) Double positionMm) {}
+            String who,
+            @Schema(nullable = true) Double positionMm,
+            @Schema(nullable = true) String place,
+            List<String> beneath,
+            @Schema(nullable = true) String todo,
+            @Schema(nullable = true) String told,
+            boolean latest,
+            ChoiceView move,
+            ChoiceView tell) {
+        static MishapView of(Consequence consequence, JobState state, Role role) {
+            DamageState.Noted noted = consequence.mishap();
+            return new MishapView(
+                    noted.seq(),
+                    noted.mishap().mishap().words(),
+                    noted.at(),
+                    noted.who(),
+                    noted.mishap().positionMm(),
+                    consequence.place(),
+                    consequence.beneath(),
+                    consequence.todo(),
+                    noted.words(),
+                    consequence.isLatest(state),
+                    ChoiceView.of(Damage.move(noted.seq()), role),
+                    ChoiceView.of(Damage.tell(noted.seq()), role));
+        }
+    }
+
+    /** How it lies there, for a reader who was not the last to work on it. */
+    public record ResumeView(String who, Instant at, List<String> lines, List<NoteView> notes) {
+        static ResumeView of(Course course, SignedIn reader, Instant now) {
+            Entry latest = course.journal().get(course.journal().size() - 1);
+            List<String> lines = course.resume();
+            List<NoteView> notes = DetourState.of(course.state()).notes().stream()
+                    .filter(DetourState.Note::forNext)
+                    .map(note -> new NoteView(note.at(), note.who(), note.words()))
+                    .toList();
+            boolean elses = !latest.who().equals(reader.name());
+            boolean old = Duration.between(latest.happenedAt(), now).compareTo(FORGOTTEN) > 0;
+            boolean over = ProveState.of(course.state()).handedOverAt().isPresent();
+            return over || !(elses || old) || lines.isEmpty() && notes.isEmpty()
+                    ? null
+                    : new ResumeView(latest.who(), latest.happenedAt(), lines, notes);
+        }
+    }
+
+    public record NoteView(Instant at, String who, String words) {}
 
     /** What is drawn on the outline. */
     public record BoardView(ChoiceView crackAt, ChoiceView crack, ChoiceView dent, ChoiceView bend) {
@@ -212,13 +270,13 @@ public record JobView(
                         .map(p -> new PhotoView(p.photoId(), p.words()))
                         .toList(),
                 profile.bonded(),
-                DamageState.of(state).mishaps().stream()
-                        .map(m -> new MishapView(
-                                m.mishap().mishap().words(), m.at(), m.mishap().positionMm()))
+                Consequence.all(profile, state).stream()
+                        .map(consequence -> MishapView.of(consequence, state, role))
                         .toList(),
-                Stream.of(DamageFact.Mishap.values())
-                        .map(what -> ChoiceView.of(Damage.mishap(what), role))
-                        .toList(),
+                choices(course.whenItGoesWrong(), role),
+                choices(course.cellSigns(), role),
+                choices(course.detours(), role),
+                ResumeView.of(course, reader, now),
                 BoardView.of(IntakeStation.board(), role),
                 course.holdsBeforeSealing().stream()
                         .map(hold -> HoldView.of(hold, new SealFact.Sealed(), role))
@@ -232,6 +290,10 @@ public record JobView(
                                         reader.role().mayTakeBack(entry, reader.name()))))
                         .orElse(null),
                 journal);
+    }
+
+    private static List<ChoiceView> choices(List<Step.Choice> choices, Role role) {
+        return choices.stream().map(choice -> ChoiceView.of(choice, role)).toList();
     }
 
     private static StationView stationView(Station station, List<Step> steps, Course course) {

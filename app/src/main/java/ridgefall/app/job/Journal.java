@@ -50,7 +50,7 @@ public class Journal {
     private final StoredFacts facts;
     private final Jobs jobs;
     private final JobRow jobRow;
-    private final RunningTimers timers;
+    private final List<Projector> projectors;
     private final Plans plans;
     private final Clock clock;
     private final TransactionTemplate transactions;
@@ -62,7 +62,7 @@ public class Journal {
             StoredFacts facts,
             Jobs jobs,
             JobRow jobRow,
-            RunningTimers timers,
+            List<Projector> projectors,
             Plans plans,
             Clock clock,
             TransactionTemplate transactions,
@@ -72,7 +72,7 @@ public class Journal {
         this.facts = facts;
         this.jobs = jobs;
         this.jobRow = jobRow;
-        this.timers = timers;
+        this.projectors = projectors;
         this.plans = plans;
         this.clock = clock;
         this.transactions = transactions;
@@ -191,7 +191,7 @@ public class Journal {
         Course there = here.with(entry);
         Stored stored = facts.write(command.fact());
         boolean alone = stored.ownersWords().isEmpty()
-                && there.state().running().equals(here.state().running());
+                && projectors.stream().noneMatch(projector -> projector.concerns(here.state(), there.state()));
         boolean moved = alone
                 ? moveOn(jobId, command, there, entry, stored)
                 : Boolean.TRUE.equals(transactions.execute(status ->
@@ -224,8 +224,10 @@ public class Journal {
 
     private boolean beside(UUID jobId, Course here, Course there, Entry entry, Stored stored) {
         keepApart(jobId, entry.seq(), stored);
-        if (!there.state().running().equals(here.state().running())) {
-            timers.rebuild(jobId, there);
+        for (Projector projector : projectors) {
+            if (projector.concerns(here.state(), there.state())) {
+                projector.rebuild(jobId, there);
+            }
         }
         return true;
     }

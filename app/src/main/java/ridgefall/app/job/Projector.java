@@ -2,13 +2,17 @@ package ridgefall.app.job;
 
 import java.util.UUID;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.JobState;
 
 /** What lists, searches and watches are told of a job, made from its journal and from nothing else. */
-interface Projector {
+public interface Projector {
     String name();
 
     /** Raised whenever the same journal would be told differently. */
     int version();
+
+    /** Whether what it tells may differ between the two. */
+    boolean concerns(JobState here, JobState there);
 
     /** Makes it anew from the whole journal, inside the caller's transaction. */
     void rebuild(UUID jobId, Course course);

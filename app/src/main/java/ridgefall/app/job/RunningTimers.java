@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.JobState;
 import ridgefall.core.job.Timer;
 
 /** The clocks that run, of all jobs. */
@@ -25,6 +26,11 @@ class RunningTimers implements Projector {
     @Override
     public int version() {
         return 1;
+    }
+
+    @Override
+    public boolean concerns(JobState here, JobState there) {
+        return !there.running().equals(here.running());
     }
 
     @Override

@@ -3,11 +3,13 @@ package ridgefall.app.parts;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
 import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.parts.PartsFact;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -16,10 +18,12 @@ import ridgefall.core.units.NotAllowed;
 public class Reservations {
     private final Stock stock;
     private final Journal journal;
+    private final Jobs jobs;
 
-    Reservations(Stock stock, Journal journal) {
+    Reservations(Stock stock, Journal journal, Jobs jobs) {
         this.stock = stock;
         this.journal = journal;
+        this.jobs = jobs;
     }
 
     /** @throws NotAllowed when no such part is there or every piece is taken */
@@ -27,29 +31,24 @@ public class Reservations {
     public Outcome take(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
         Row row = stock.locked(Allowed.present("stockId", stockId))
                 .orElseThrow(() -> new NotAllowed("stockId", stockId, "a part of this shop's stock"));
-        Outcome outcome = journal.appendNow(
+        return journal.appendNow(
                 jobId,
                 Allowed.present("commandId", commandId),
                 new PartsFact.PartReserved(row.id(), row.kind(), row.grade(), row.words(), row.brings()),
                 who,
                 () -> {
-                    if (row.free() < 1) {
+                    DeviceProfile profile = jobs.profile(jobId);
+                    if (!row.fits(profile)) {
+                        throw new NotAllowed("stockId", row.partNumber(), "a part for the " + profile.name());
+                    } else if (row.free() < 1) {
                         throw new NotAllowed("stockId", row.partNumber(), "a part with a free piece; this has none");
                     }
                 });
-        if (outcome instanceof Outcome.Recorded recorded && !recorded.before()) {
-            stock.reserve(jobId, stockId);
-        }
-        return outcome;
     }
 
     @Transactional
     public Outcome putBack(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
         Allowed.present("commandId", commandId);
-        Outcome outcome = journal.appendNow(jobId, commandId, new PartsFact.PartReturned(stockId), who, () -> {});
-        if (outcome instanceof Outcome.Recorded recorded && !recorded.before()) {
-            stock.free(jobId, stockId);
-        }
-        return outcome;
+        return journal.appendNow(jobId, commandId, new PartsFact.PartReturned(stockId), who, () -> {});
     }
 }

@@ -5,6 +5,8 @@ import java.math.BigDecimal;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -17,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import ridgefall.app.store.WordSearch;
 import ridgefall.core.decide.Offer;
 import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.units.Money;
@@ -58,6 +61,10 @@ public class Stock {
             String lot,
             boolean tested) {
 
+        boolean fits(DeviceProfile profile) {
+            return deviceId.equals(profile.id()) && (variantId == null || variantId.equals(profile.variantId()));
+        }
+
         public String words() {
             return kind.words() + ", " + grade.words() + ", " + partNumber + " of " + supplier
                     + (lot.isBlank() ? "" : ", lot " + lot);
@@ -71,7 +78,8 @@ public class Stock {
     private static final String COUNTED = """
             select s.*, coalesce((select d.name from device d where d.id = s.device_id), s.device_id) as device,
                 greatest(0, s.pieces - (select count(*) from reservation r join job j on j.id = r.job_id
-                    where r.stock_id = s.id and not j.unrepaired and j.handed_over_at > s.counted_at)) as there,
+                    where r.stock_id = s.id and not j.unrepaired and j.handed_over_at > s.counted_at)
+                    - (select count(*) from part_return b where b.stock_id = s.id and b.at > s.counted_at)) as there,
                 (select count(*) from reservation r join job j on j.id = r.job_id
                     where r.stock_id = s.id and j.handed_over_at is null) as reserved
             from\s""";
@@ -127,20 +135,6 @@ public class Stock {
                 .optional();
     }
 
-    void reserve(UUID jobId, UUID stockId) {
-        jdbc.sql("insert into reservation (job_id, stock_id) values (:job, :stock) on conflict do nothing")
-                .param("job", jobId)
-                .param("stock", stockId)
-                .update();
-    }
-
-    void free(UUID jobId, UUID stockId) {
-        jdbc.sql("delete from reservation where job_id = :job and stock_id = :stock")
-                .param("job", jobId)
-                .param("stock", stockId)
-                .update();
-    }
-
     void put(PriceList.Line line, UUID id) {
         jdbc.sql("""
                         insert into stock (id, part_number, supplier, device_id, variant_id, kind, grade, brings, price,
@@ -176,6 +170,30 @@ public class Stock {
                                         line.lot())
                                 .toLowerCase(Locale.ROOT))
                 .update();
+    }
+
+    /** A part that was no good. {@code number} is its job's. */
+    record ReturnRow(
+            UUID jobId, long number, String device, String part, String why, String words, Instant at, String who) {}
+
+    /** What went to the returns, the latest first. */
+    List<ReturnRow> returns(int most) {
+        return jdbc.sql("""
+                        select b.job_id, j.number, j.device, coalesce(s.part_number || ' of ' || s.supplier, b.part) as part,
+                            b.why, b.words, b.at, b.who
+                        from part_return b join job j on j.id = b.job_id left join stock s on s.id = b.stock_id
+                        order by b.at desc limit :most""")
+                .param("most", most)
+                .query((row, n) -> new ReturnRow(
+                        row.getObject("job_id", UUID.class),
+                        row.getLong("number"),
+                        row.getString("device"),
+                        row.getString("part"),
+                        row.getString("why"),
+                        row.getString("words"),
+                        row.getObject("at", OffsetDateTime.class).toInstant(),
+                        row.getString("who")))
+                .list();
     }
 
     boolean tested(UUID id, boolean tested) {

@@ -29,6 +29,8 @@ import ridgefall.core.units.NotAllowed;
 
 @RestController
 class StockController {
+    private static final int MOST_RETURNS = 100;
+
     private final Stock stock;
     private final PriceLists priceLists;
     private final Reservations reservations;
@@ -72,6 +74,12 @@ class StockController {
         if (!stock.tested(stockId, given.tested())) {
             throw new NotAllowed("stockId", stockId, "a part of this shop's stock");
         }
+    }
+
+    /** What went to the returns, the latest first. */
+    @GetMapping("/api/returns")
+    List<Stock.ReturnRow> returns() {
+        return stock.returns(MOST_RETURNS);
     }
 
     /** Parts that fit this job's device, those the agreed repair asks for first. */

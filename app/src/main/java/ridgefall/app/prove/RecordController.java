@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.http.ApiDescription;
 import ridgefall.app.job.Jobs;
+import ridgefall.core.detour.DetourState;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -35,6 +36,15 @@ class RecordController {
         }
     }
 
+    /** @param forOwner whether it stands on the owner's copy too */
+    record IncidentView(
+            Instant at,
+            String who,
+            String words,
+            @Schema(nullable = true) String told,
+            String outcome,
+            boolean forOwner) {}
+
     record FunctionView(String function, String before, String open, String after) {}
 
     record RecordView(
@@ -45,13 +55,15 @@ class RecordController {
             @Schema(nullable = true) Instant handedOverAt,
             List<FunctionView> functions,
             List<LineView> found,
+            List<IncidentView> wentWrong,
             List<LineView> done,
             List<LineView> measured,
             List<LineView> signedOff,
             List<String> kept,
             List<String> lost,
             String adhesive,
-            List<String> people) {}
+            List<String> people,
+            List<LineView> notes) {}
 
     /** One fact of the exported journal. */
     record ExportedEntry(
@@ -104,12 +116,18 @@ class RecordController {
                         .map(f -> new FunctionView(f.function(), f.before(), f.open(), f.after()))
                         .toList(),
                 LineView.of(record.found()),
+                record.wentWrong().stream()
+                        .map(i -> new IncidentView(i.at(), i.who(), i.words(), i.told(), i.outcome(), i.forOwner()))
+                        .toList(),
                 LineView.of(record.done()),
                 LineView.of(record.measured()),
                 LineView.of(record.signedOff()),
                 record.kept(),
                 record.lost(),
                 record.adhesive(),
-                record.people());
+                record.people(),
+                DetourState.of(course.state()).notes().stream()
+                        .map(note -> new LineView(note.at(), note.who(), note.words()))
+                        .toList());
     }
 }

@@ -11,7 +11,7 @@ import ridgefall.core.units.Allowed;
 
 /** Adhesive goes on. */
 public sealed interface BondFact extends Fact.Of<BondState> {
-    Family<BondState> FAMILY = new Family<>(BondFact.class, BondState.NOTHING);
+    Family<BondState> FAMILY = new Family<>(BondFact.class, BondState.NOTHING, BondState::hears);
 
     @Override
     default Family<BondState> family() {

@@ -2,6 +2,8 @@ package ridgefall.core.bond;
 
 import java.util.Optional;
 import java.util.Set;
+import ridgefall.core.detour.DetourFact;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.TapeSchool;
@@ -12,6 +14,11 @@ public record BondState(Optional<TapeSchool> school, Set<String> stripsLaid) {
 
     public static BondState of(JobState job) {
         return job.of(BondFact.FAMILY);
+    }
+
+    /** What held a front that was opened again is spent. */
+    BondState hears(Entry entry) {
+        return entry.fact() instanceof DetourFact.Reopened ? NOTHING : this;
     }
 
     static BondState chosen(TapeSchool school) {

@@ -11,7 +11,7 @@ import ridgefall.core.units.Allowed;
 
 /** What moves from the old front to the new one, or does not. */
 public sealed interface CarryFact extends Fact.Of<CarryState> {
-    Family<CarryState> FAMILY = new Family<>(CarryFact.class, CarryState.NOTHING);
+    Family<CarryState> FAMILY = new Family<>(CarryFact.class, CarryState.NOTHING, CarryState::hears);
 
     String partId();
 

@@ -2,8 +2,10 @@ package ridgefall.core.carry;
 
 import java.util.Map;
 import java.util.Set;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
+import ridgefall.core.parts.PartsFact;
 
 /**
  * What moved over.
@@ -15,6 +17,13 @@ public record CarryState(Set<String> moved, Map<String, String> lost) {
 
     public static CarryState of(JobState job) {
         return job.of(CarryFact.FAMILY);
+    }
+
+    /** What was moved onto a part that is swapped moves once more; what is lost stays lost. */
+    CarryState hears(Entry entry) {
+        return entry.fact() instanceof PartsFact.PartSwapped swap && swap.front()
+                ? new CarryState(Set.of(), lost)
+                : this;
     }
 
     CarryState moved(String partId) {

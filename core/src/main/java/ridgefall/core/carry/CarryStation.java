@@ -77,7 +77,7 @@ public final class CarryStation implements StationRoom {
                                 profile.pairedParts().stream().map(PairedPart::id))
                         .toList());
         List<Hold> holds = new ArrayList<>();
-        for (Connector plug : StripState.of(state).stillIn(profile)) {
+        for (Connector plug : StripState.stillIn(profile, state)) {
             holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));
         }
         return holds;

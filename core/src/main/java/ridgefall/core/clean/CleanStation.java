@@ -83,7 +83,7 @@ public final class CleanStation implements StationRoom {
                     steps(profile, state).stream().map(Step::id).toList());
         }
         List<Hold> holds = new ArrayList<>();
-        StripState.of(state).stillIn(profile).stream()
+        StripState.stillIn(profile, state).stream()
                 .findFirst()
                 .map(plug -> Hold.firm(StripStation.stepOf(plug), Station.STRIP, "The old front is still on its plugs"))
                 .ifPresent(holds::add);

@@ -2,11 +2,13 @@ package ridgefall.core.damage;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import ridgefall.core.detour.DetourState;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
@@ -17,6 +19,7 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.NotAllowed;
 
@@ -31,8 +34,19 @@ public final class Damage {
 
     private Damage() {}
 
+    /** How the glass is that is on the device now: one that was sealed before was whole. */
+    public static Optional<FrontCondition> front(JobState state) {
+        return DetourState.of(state).timesReopened() == 0
+                ? IntakeState.of(state).front()
+                : Optional.of(
+                        DamageState.of(state).cracks().isEmpty() ? FrontCondition.INTACT : FrontCondition.CRACKED);
+    }
+
     /** All places along the edge where a crack crosses the bond line: tapped, drawn, or come since. */
     public static List<EdgeInterval> edgeCracks(DeviceProfile profile, JobState state) {
+        if (DetourState.of(state).timesReopened() > 0) {
+            return DamageState.of(state).cracks();
+        }
         IntakeState intake = IntakeState.of(state);
         Stream<EdgeInterval> drawn = intake.marks().stream()
                 .filter(mark -> mark.mark() instanceof IntakeFact.CrackDrawn)
@@ -42,20 +56,56 @@ public final class Damage {
                 .toList();
     }
 
-    /** What is told with one tap when something goes wrong, at the place that was pointed at. */
-    public static Choice mishap(DamageFact.Mishap what) {
+    /**
+     * What is told with one tap when something goes wrong: at the place that was pointed at, else where what is in hand
+     * lies.
+     *
+     * @param stepId what is in hand; {@code positionMm} where that lies along the edge, null for nowhere
+     */
+    public static Choice mishap(DamageFact.Mishap what, String stepId, Double positionMm) {
         return Step.other(
                 what.words(),
-                new DamageFact.MishapSeen(what, null),
+                new DamageFact.MishapSeen(what, positionMm, stepId),
                 new Ask("positionMm", "Where", Ask.Kind.PLACE, "mm", null));
     }
 
-    /** @throws NotAllowed when it is said to have happened past the end of this device's edge */
-    public static void onEdge(DeviceProfile profile, DamageFact.MishapSeen seen) {
+    /** It was where somebody points now. */
+    public static Choice move(long seq) {
+        return Step.other(
+                "It was here",
+                new DamageFact.MishapPlaced(seq, 0),
+                new Ask("positionMm", "Where", Ask.Kind.PLACE, "mm", null));
+    }
+
+    public static Choice tell(long seq) {
+        return Step.other(
+                "Say more",
+                new DamageFact.MishapTold(seq, "?"),
+                new Ask("words", "What happened", Ask.Kind.TEXT, null, null));
+    }
+
+    /** @throws NotAllowed when it is said to have happened past the end of this device's edge, or is about no mishap */
+    public static void possible(DeviceProfile profile, JobState state, DamageFact fact) {
+        if (fact instanceof DamageFact.MishapSeen seen) {
+            onEdge(profile, seen.positionMm());
+        } else if (fact instanceof DamageFact.MishapPlaced placed) {
+            onEdge(profile, placed.positionMm());
+            known(state, placed.seq());
+        } else if (fact instanceof DamageFact.MishapTold told) {
+            known(state, told.seq());
+        }
+    }
+
+    private static void known(JobState state, long seq) {
+        if (DamageState.of(state).mishaps().stream().noneMatch(noted -> noted.seq() == seq)) {
+            throw new NotAllowed("seq", seq, "the number of a mishap of this job");
+        }
+    }
+
+    private static void onEdge(DeviceProfile profile, Double positionMm) {
         double perimeter = profile.edge().lengthMm();
-        if (seen.positionMm() != null && seen.positionMm() > perimeter) {
-            throw new NotAllowed(
-                    "positionMm", seen.positionMm(), "0 to " + Math.round(perimeter) + " mm along the edge");
+        if (positionMm != null && positionMm > perimeter) {
+            throw new NotAllowed("positionMm", positionMm, "0 to " + Math.round(perimeter) + " mm along the edge");
         }
     }
 

@@ -10,7 +10,7 @@ import ridgefall.core.units.Allowed;
 
 /** What went wrong at the bench, at whatever station. */
 public sealed interface DamageFact extends Fact.Of<DamageState> {
-    Family<DamageState> FAMILY = new Family<>(DamageFact.class, DamageState.NOTHING);
+    Family<DamageState> FAMILY = new Family<>(DamageFact.class, DamageState.NOTHING, DamageState::hears);
 
     @Override
     default Family<DamageState> family() {
@@ -22,11 +22,21 @@ public sealed interface DamageFact extends Fact.Of<DamageState> {
         return Optional.empty();
     }
 
+    @Override
+    default Page page() {
+        return Page.WENT_WRONG;
+    }
+
     enum Mishap {
         SLIP("Slip"),
         NEW_CRACK("New crack"),
+        CUT("Cut something"),
+        TOO_DEEP("Went too deep"),
+        PICK_LOST("Pick fell out"),
         SCREW_DROPPED("Dropped screw"),
-        PICK_LOST("Pick fell out");
+        CLIP_BROKEN("Broken clip"),
+        HOT_SPOT("Hot spot"),
+        SOLVENT_SPILLED("Solvent spilled");
 
         private final String words;
 
@@ -39,29 +49,78 @@ public sealed interface DamageFact extends Fact.Of<DamageState> {
         }
     }
 
-    /** One tap when something goes wrong; the place is optional. */
-    record MishapSeen(Mishap mishap, Double positionMm) implements DamageFact {
+    /**
+     * One tap when something goes wrong.
+     *
+     * @param positionMm along the edge, where it was pointed at or what was in hand lies there; else null
+     * @param stepId what was in hand; null in journals from before that was asked
+     */
+    record MishapSeen(Mishap mishap, Double positionMm, String stepId) implements DamageFact {
+        public MishapSeen(Mishap mishap, Double positionMm) {
+            this(mishap, positionMm, null);
+        }
+
         @Override
         public void check() {
             Allowed.present("mishap", mishap);
-            if (positionMm != null) {
-                Allowed.between("positionMm", positionMm, 0, 4000, "mm along the edge");
-            }
+            onAnEdge(positionMm);
+            Allowed.optionalText("stepId", stepId, 60);
         }
 
         @Override
         public DamageState after(DamageState before, Entry entry) {
-            return before.with(entry.happenedAt(), this);
-        }
-
-        @Override
-        public Page page() {
-            return Page.FOUND;
+            return before.with(new DamageState.Noted(entry.seq(), entry.happenedAt(), entry.who(), this, null));
         }
 
         @Override
         public String words(FactWords told) {
-            return mishap.words() + (positionMm == null ? "" : " at {mm:" + positionMm + "}");
+            return mishap.words()
+                    + (positionMm == null ? "" : " at {mm:" + positionMm + "}")
+                    + (stepId == null ? "" : ", at “" + told.title(stepId) + "”");
+        }
+    }
+
+    /** It happened elsewhere along the edge; {@code seq} is the number of the mishap's fact. */
+    record MishapPlaced(long seq, double positionMm) implements DamageFact {
+        @Override
+        public void check() {
+            Allowed.between("seq", (double) seq, 1, 1_000_000, "(a mishap of this job)");
+            onAnEdge(positionMm);
+        }
+
+        @Override
+        public DamageState after(DamageState before, Entry entry) {
+            return before.placed(seq, positionMm);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "It was at {mm:" + positionMm + "}: " + told.say(seq);
+        }
+    }
+
+    /** What there is to say about it. */
+    record MishapTold(long seq, String words) implements DamageFact {
+        @Override
+        public void check() {
+            Allowed.between("seq", (double) seq, 1, 1_000_000, "(a mishap of this job)");
+            Allowed.text("words", words, 300);
+        }
+
+        @Override
+        public DamageState after(DamageState before, Entry entry) {
+            return before.told(seq, words);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return told.say(seq) + ": " + words;
+        }
+    }
+
+    private static void onAnEdge(Double positionMm) {
+        if (positionMm != null) {
+            Allowed.between("positionMm", positionMm, 0, 4000, "mm along the edge");
         }
     }
 }

@@ -76,7 +76,7 @@ public sealed interface DecideFact extends Fact.Of<DecideState> {
 
         @Override
         public String words(FactWords told) {
-            return "Not worth it: " + reason + ", agreed by " + agreedBy;
+            return "Goes back unrepaired: " + reason + ", agreed by " + agreedBy;
         }
     }
 

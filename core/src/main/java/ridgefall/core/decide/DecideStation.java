@@ -20,9 +20,6 @@ import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
 public final class DecideStation implements StationRoom {
-    /** Of whatever is agreed anew once the front is open. */
-    public static final String OPENED = "decide.opened";
-
     private final Supplier<String> currency;
 
     /** @param currency what the shop reckons in */
@@ -46,11 +43,7 @@ public final class DecideStation implements StationRoom {
                     new Ask("price", "Price agreed, " + shops, Ask.Kind.NUMBER, null, null),
                     agreedBy(state)));
         }
-        choices.add(Step.fail(
-                "Not worth it",
-                new DecideFact.NotWorthIt("?", "?"),
-                new Ask("reason", "Why it goes back as it is", Ask.Kind.TEXT, null, null),
-                agreedBy(state)));
+        choices.add(goesBack(state));
         Step step = Step.open(
                 "decide.repair",
                 Station.DECIDE,
@@ -59,7 +52,7 @@ public final class DecideStation implements StationRoom {
                 choices.toArray(Choice[]::new));
         if (DecideState.of(state).notWorthIt().isPresent()) {
             DecideFact.NotWorthIt no = DecideState.of(state).notWorthIt().get();
-            return List.of(step.answered("not worth it: " + no.reason() + ", agreed by " + no.agreedBy()));
+            return List.of(step.answered("goes back unrepaired: " + no.reason() + ", agreed by " + no.agreedBy()));
         }
         return List.of(DecideState.of(state)
                 .repair()
@@ -74,6 +67,15 @@ public final class DecideStation implements StationRoom {
         }
     }
 
+    /** The repair ends where it stands; offered wherever something speaks for it. */
+    public static Choice goesBack(JobState state) {
+        return Step.fail(
+                "Goes back unrepaired",
+                new DecideFact.NotWorthIt("?", "?"),
+                new Ask("reason", "Why it goes back as it is", Ask.Kind.TEXT, null, null),
+                agreedBy(state));
+    }
+
     /** Who said yes: the owner, unless someone else did. */
     public static Ask agreedBy(JobState state) {
         return new Ask(
@@ -84,9 +86,10 @@ public final class DecideStation implements StationRoom {
                 IntakeState.of(state).opened().owner());
     }
 
+    /** Journals from before the owner could change their mind at any time hold sign-offs of it. */
     @Override
     public Map<String, String> signOffs() {
-        return Map.of(OPENED, "agreed anew with the front open");
+        return Map.of("decide.opened", "agreed anew with the front open");
     }
 
     @Override

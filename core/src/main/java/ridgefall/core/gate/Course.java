@@ -19,11 +19,13 @@ import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
+import ridgefall.core.detour.DetourFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.gate.Planning.CutQuestion;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
@@ -40,10 +42,13 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
@@ -55,9 +60,14 @@ import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
+import ridgefall.core.separate.Stretch;
+import ridgefall.core.stop.Stop;
+import ridgefall.core.stop.StopFact;
+import ridgefall.core.stop.StopState;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
+import ridgefall.core.test.TestFact;
 import ridgefall.core.test.TestStation;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -73,12 +83,15 @@ public final class Course {
             IntakeFact.FAMILY,
             DecideFact.FAMILY,
             PartsFact.FAMILY,
+            StopFact.FAMILY,
+            DetourFact.FAMILY,
             DamageFact.FAMILY,
             HeatFact.FAMILY,
             SeparateFact.FAMILY,
             StripFact.FAMILY,
             CarryFact.FAMILY,
             BondFact.FAMILY,
+            TestFact.FAMILY,
             SealFact.FAMILY,
             ProveFact.FAMILY);
 
@@ -212,7 +225,19 @@ public final class Course {
 
     /** The steps of every station, in working order. */
     public List<Step> steps() {
-        return rooms().flatMap(room -> room.steps(profile, state).stream()).toList();
+        List<Step> steps =
+                rooms().flatMap(room -> room.steps(profile, state).stream()).toList();
+        return stop(next(steps))
+                .map(stop -> Stream.concat(Stream.of(stop), steps.stream()).toList())
+                .orElse(steps);
+    }
+
+    /** What comes before everything else: a cell that is a danger. What was seen of it at intake is a step there. */
+    private Optional<Step> stop(Optional<Step> due) {
+        return StopState.of(state)
+                .stopped()
+                .map(stopped -> Stop.step(
+                        stopped, due.map(Step::station).orElse(Station.PROVE), DecideStation.goesBack(state)));
     }
 
     /** Those that this device goes through. */
@@ -246,14 +271,104 @@ public final class Course {
 
     /** The first step that is still open; empty once handed over. No station is asked that comes after it. */
     public Optional<Step> next() {
-        return rooms().flatMap(room -> room.steps(profile, state).stream())
+        Optional<Step> due = rooms().flatMap(room -> room.steps(profile, state).stream())
                 .filter(Step::open)
                 .findFirst();
+        return stop(due).or(() -> due);
+    }
+
+    /** What the job goes on with. */
+    public enum Waits {
+        LEAD,
+        OWNER,
+        PART,
+        TIMER,
+        HANDS
+    }
+
+    /** @param next the step that is due; a job that is done waits for nothing, and is told by that */
+    public static Waits waitsFor(Optional<Step> next) {
+        return next.map(step -> switch (step.lead()) {
+                    case STOP -> Waits.LEAD;
+                    case SETTLE -> Waits.OWNER;
+                    case HAS_COME -> Waits.PART;
+                    default ->
+                        step.waitsFor() != null
+                                ? Waits.TIMER
+                                : step.station() == Station.DECIDE ? Waits.OWNER : Waits.HANDS;
+                })
+                .orElse(Waits.HANDS);
     }
 
     /** The first of these steps that is still open. */
     public static Optional<Step> next(List<Step> steps) {
         return steps.stream().filter(Step::open).findFirst();
+    }
+
+    /** What is said of a cell that is a danger, at any moment: the first in haste, the others once it lies safe. */
+    public List<Choice> cellSigns() {
+        return ProveState.of(state).handedOverAt().isPresent() ? List.of() : Stop.signs();
+    }
+
+    /** How it lies there, for whoever takes it up again; empty before the bench has begun with it. */
+    public List<String> resume() {
+        SeparateState front = SeparateState.of(state);
+        boolean begun = HeatState.of(state).warmed()
+                || !front.freed().isEmpty()
+                || !front.wedges().isEmpty()
+                || SealState.of(state).sealedAt().isPresent();
+        return begun ? Resume.lines(profile, state) : List.of();
+    }
+
+    /** Ways off the straight one that are open from here. */
+    public List<Choice> detours() {
+        if (ProveState.of(state).handedOverAt().isPresent()) {
+            return List.of();
+        }
+        List<Choice> ways = new ArrayList<>();
+        if (SealState.of(state).sealedAt().isPresent()) {
+            ways.add(ProveStation.reopen());
+        }
+        if (DecideState.of(state).notWorthIt().isEmpty()) {
+            ways.add(DecideStation.goesBack(state));
+        }
+        ways.add(note("Left for whoever goes on", true));
+        ways.add(note("Note", false));
+        return ways;
+    }
+
+    private static Choice note(String label, boolean forNext) {
+        return Step.other(
+                label, new DetourFact.NoteLeft("?", forNext), new Ask("words", "Words", Ask.Kind.TEXT, null, null));
+    }
+
+    /** What can be told with one tap when it goes wrong, at what is in hand. */
+    public List<Choice> whenItGoesWrong() {
+        Optional<Step> inHand = next();
+        String stepId = inHand.map(Step::id).orElse(null);
+        Double at = inHand.flatMap(this::positionMm).orElse(null);
+        return Stream.of(DamageFact.Mishap.values())
+                .map(what -> Damage.mishap(what, stepId, at))
+                .toList();
+    }
+
+    /** Where along the edge the stretch or clip is that is in hand. */
+    private Optional<Double> positionMm(Step step) {
+        String id = step.id().substring(step.id().indexOf('.') + 1);
+        if (step.station() != Station.SEPARATE) {
+            return Optional.empty();
+        }
+        Stream<EdgeInterval> places = profile.bonded()
+                ? HeatState.of(state).warmed()
+                        ? cutPlan().stretches().stream()
+                                .filter(stretch -> stretch.id().equals(id))
+                                .map(Stretch::where)
+                        : Stream.empty()
+                : profile.features().stream()
+                        .filter(clip -> clip.id().equals(id))
+                        .map(EdgeFeature::where);
+        return places.findFirst()
+                .map(where -> (double) Math.round(profile.edge().turn().middle(where)));
     }
 
     /** Whether a slip or a new crack can happen now: from the first heat to the last press. */
@@ -306,8 +421,11 @@ public final class Course {
         Optional<Station> station = station(fact);
         Stream<Hold> own = station.stream().flatMap(at -> room(at).holds(fact, profile, state).stream());
         Stream<Hold> later = rooms.stream().flatMap(room -> room.bars(fact, state).stream());
-        if (fact instanceof DamageFact.MishapSeen seen) {
-            Damage.onEdge(profile, seen);
+        if (fact instanceof DamageFact mishap) {
+            Damage.possible(profile, state, mishap);
+        } else if (fact instanceof DetourFact.Reopened
+                && SealState.of(state).sealedAt().isEmpty()) {
+            return List.of(Hold.firm("seal.open", Station.SEAL, "The front is not sealed"));
         }
         return Stream.of(before(fact, station), own, later)
                 .flatMap(holds -> holds)
@@ -353,21 +471,50 @@ public final class Course {
         return rooms.get(station.ordinal());
     }
 
+    /** What stands still while a cell is a danger: everything but words about it, and what the desk does. */
+    private List<Hold> stopped(Fact fact) {
+        boolean atIntake = IntakeState.of(state)
+                .battery()
+                .filter(seen -> seen == IntakeFact.Battery.SWOLLEN)
+                .isPresent();
+        if (!atIntake && StopState.of(state).stopped().isEmpty()) {
+            return List.of();
+        }
+        Hold hold = atIntake
+                ? Stop.hold("intake.battery", Station.INTAKE)
+                : Stop.hold(Stop.HOLD, next().map(Step::station).orElse(Station.PROVE));
+        if (fact instanceof ProveFact.HandedOver) {
+            return List.of(Hold.overridable(
+                    "stop.hand-back", hold.station(), "It may burn: a lead hands it back, by the local rules"));
+        }
+        boolean soundAfterAll =
+                fact instanceof IntakeFact.BatterySeen seen && seen.battery() == IntakeFact.Battery.SOUND;
+        boolean words = fact instanceof StopFact
+                || fact instanceof DamageFact
+                || fact instanceof DetourFact.NoteLeft
+                || fact instanceof ProveFact.OwnerTold;
+        boolean desk =
+                station(fact).filter(at -> at.compareTo(Station.DECIDE) <= 0).isPresent();
+        return soundAfterAll || !desk && !words ? List.of(hold) : List.of();
+    }
+
+    /** What brings a device back together that is not repaired any further. */
+    private static boolean puttingBack(Fact fact) {
+        return fact instanceof SeparateFact.WedgePulled
+                || fact instanceof HeatFact.SoakEnded
+                || fact instanceof PartsFact.PartReturned
+                || fact instanceof PartsFact.PartSwapped
+                || fact instanceof StripFact.ScrewsCounted counted && counted.direction() == StripFact.Count.IN;
+    }
+
     /** Hold points that stand before whole runs of stations. */
     private Stream<Hold> before(Fact fact, Optional<Station> station) {
         List<Hold> holds = new ArrayList<>();
+        holds.addAll(stopped(fact));
         boolean desk = station.filter(at -> at.compareTo(Station.DECIDE) <= 0).isPresent();
-        if (!desk
-                && IntakeState.of(state)
-                        .battery()
-                        .filter(b -> b == IntakeFact.Battery.SWOLLEN)
-                        .isPresent()) {
-            holds.add(Hold.firm(
-                    "intake.battery",
-                    Station.INTAKE,
-                    "Swollen battery: stop, isolate, follow the local rules for damaged batteries"));
-        }
-        if (!desk && DecideState.of(state).notWorthIt().isPresent() && !station.equals(Optional.of(Station.PROVE))) {
+        boolean anywhere = station.isEmpty() && !(fact instanceof DetourFact.Reopened);
+        boolean goesBack = DecideState.of(state).notWorthIt().isPresent();
+        if (goesBack && !desk && !anywhere && !station.equals(Optional.of(Station.PROVE)) && !puttingBack(fact)) {
             holds.add(Hold.firm("decide.repair", Station.DECIDE, "The owner takes it back as it is"));
         }
         // Nothing irreversible before it is known what worked, what was agreed and that the part is right.

@@ -14,7 +14,7 @@ import ridgefall.core.units.Allowed;
 
 /** What heat does to a front, what is tried meanwhile and what is measured. */
 public sealed interface HeatFact extends Fact.Of<HeatState> {
-    Family<HeatState> FAMILY = new Family<>(HeatFact.class, HeatState.NOTHING);
+    Family<HeatState> FAMILY = new Family<>(HeatFact.class, HeatState.NOTHING, HeatState::hears);
 
     TimerKind SOAK = new TimerKind("SOAK", "Soaking", Warmth.RISING);
     TimerKind WORKABLE = new TimerKind("WORKABLE", "Bond workable", Warmth.FALLING);

@@ -34,7 +34,7 @@ public record HeatQuestion(
     public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources) {
         return new HeatQuestion(
                 profile,
-                IntakeState.of(state).front().orElse(FrontCondition.SHATTERED),
+                Damage.front(state).orElse(FrontCondition.SHATTERED),
                 Damage.edgeCracks(profile, state),
                 IntakeState.of(state).bends(),
                 state.passed(HeatStation.BATTERY_OUT),

@@ -4,20 +4,42 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import ridgefall.core.detour.DetourFact;
 import ridgefall.core.heat.HeatFact.LyingChanged;
 import ridgefall.core.heat.HeatFact.SettingChanged;
 import ridgefall.core.heat.HeatFact.SoakStarted;
 import ridgefall.core.heat.HeatFact.TemperatureRead;
+import ridgefall.core.intake.IntakeFact.Battery;
+import ridgefall.core.intake.IntakeFact.BatterySeen;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
+import ridgefall.core.stop.StopFact;
 
-/** What heat a device had so far, in its order. */
-public record HeatState(List<Soak> soaks, List<TemperatureRead> readings) {
-    static final HeatState NOTHING = new HeatState(List.of(), List.of());
+/**
+ * What heat a device had so far, in its order.
+ *
+ * @param sealedIn soaks of before the front was sealed, where it was opened again since
+ */
+public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int sealedIn) {
+    static final HeatState NOTHING = new HeatState(List.of(), List.of(), 0);
 
     public static HeatState of(JobState job) {
         return job.of(HeatFact.FAMILY);
+    }
+
+    /** Whether this front was warmed since it was last closed. */
+    public boolean warmed() {
+        return soaks.size() > sealedIn;
+    }
+
+    /** What is dangerous comes off its source; what is opened again is cold. */
+    HeatState hears(Entry entry) {
+        boolean swollen = entry.fact() instanceof BatterySeen seen && seen.battery() == Battery.SWOLLEN;
+        if (swollen || entry.fact() instanceof StopFact.CellBad) {
+            return takenOff(entry.happenedAt());
+        }
+        return entry.fact() instanceof DetourFact.Reopened ? new HeatState(soaks, readings, soaks.size()) : this;
     }
 
     /**
@@ -71,19 +93,19 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings) {
 
     HeatState laidOn(Entry entry, SoakStarted started) {
         Soak soak = new Soak(entry.seq(), started, entry.happenedAt(), null, List.of());
-        return new HeatState(Fold.plus(soaks, soak), readings);
+        return new HeatState(Fold.plus(soaks, soak), readings, sealedIn);
     }
 
     HeatState takenOff(Instant at) {
-        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings);
+        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn);
     }
 
     HeatState meanwhile(Instant at, HeatFact fact) {
-        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings);
+        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings, sealedIn);
     }
 
     HeatState read(Instant at, TemperatureRead reading) {
-        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading));
+        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn);
     }
 
     public Optional<Soak> lastSoak() {

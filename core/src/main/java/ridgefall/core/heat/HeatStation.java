@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import ridgefall.core.damage.Damage;
 import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatState.Soak;
-import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -101,7 +101,7 @@ public final class HeatStation implements StationRoom {
     /** What nobody asked for when the device was laid on comes too late; a crack that came since does not. */
     private List<Step> stillAsked(DeviceProfile profile, JobState state) {
         return preparation(profile, state).stream()
-                .filter(step -> HeatState.of(state).soaks().isEmpty()
+                .filter(step -> !HeatState.of(state).warmed()
                         || !step.open()
                         || step.id().equals(TAPED))
                 .toList();
@@ -119,7 +119,7 @@ public final class HeatStation implements StationRoom {
                             : "no heat reaches a cell that is not there",
                     "Out"));
         }
-        if (IntakeState.of(state).front().orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
+        if (Damage.front(state).orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
             steps.add(
                     Checks.check(state, "heat.taped", "Face taped over the cracks", "clear film, one layer", "Taped"));
         }
@@ -156,10 +156,9 @@ public final class HeatStation implements StationRoom {
             return lifting(HeatState.of(state).runningSoak().get());
         }
         Step step = start("heat.soak", Station.HEAT, "Warm the bond", state);
-        List<Soak> soaks = HeatState.of(state).soaks();
-        return soaks.isEmpty()
-                ? step
-                : step.answered("soaked " + soaks.size() + (soaks.size() == 1 ? " time" : " times"));
+        HeatState heat = HeatState.of(state);
+        int soaks = heat.soaks().size() - heat.sealedIn();
+        return heat.warmed() ? step.answered("soaked " + soaks + (soaks == 1 ? " time" : " times")) : step;
     }
 
     /** The step that starts a soak as planned; also when the bond has gone cold while cutting. */

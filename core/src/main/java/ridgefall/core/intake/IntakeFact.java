@@ -1,5 +1,6 @@
 package ridgefall.core.intake;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Timer;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.units.Allowed;
@@ -19,7 +21,7 @@ import ridgefall.core.units.NotAllowed;
 
 /** What is noted while the owner stands there. Places in mm, face up. */
 public sealed interface IntakeFact extends Fact.Of<IntakeState> {
-    Family<IntakeState> FAMILY = new Family<>(IntakeFact.class, IntakeState.NOTHING);
+    Family<IntakeState> FAMILY = new Family<>(IntakeFact.class, IntakeState.NOTHING, IntakeState::hears);
 
     int MOST_POINTS = 200;
 
@@ -122,7 +124,12 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
 
         @Override
         public IntakeState after(IntakeState before, Entry entry) {
-            return before.looked(before.unit().battery(battery));
+            return before.looked(before.unit().battery(Optional.of(battery)));
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return battery == Battery.SWOLLEN ? Timer.Change.STOP_ALL : Timer.Change.NONE;
         }
 
         @Override
@@ -277,6 +284,29 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
         @Override
         public String words(FactWords told) {
             return "Came back: it was job " + jobNumber;
+        }
+    }
+
+    /** When the owner was told that it will be ready. */
+    record Promised(LocalDate on) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.present("on", on);
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.looked(before.unit().promised(on));
+        }
+
+        @Override
+        public Page page() {
+            return Page.ELSEWHERE;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Promised for " + on;
         }
     }
 

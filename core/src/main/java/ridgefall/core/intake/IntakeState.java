@@ -1,6 +1,7 @@
 package ridgefall.core.intake;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -9,10 +10,12 @@ import ridgefall.core.intake.IntakeFact.Battery;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeFact.JobOpened;
 import ridgefall.core.intake.IntakeFact.PhotoTaken;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.Symptom;
+import ridgefall.core.stop.StopFact;
 
 /**
  * How a device came in.
@@ -51,30 +54,40 @@ public record IntakeState(
             Optional<Battery> battery,
             Optional<Boolean> canSwitchOff,
             Set<Symptom> symptoms,
-            Optional<Long> cameFrom) {
-        static final Unit UNSEEN =
-                new Unit(Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty());
+            Optional<Long> cameFrom,
+            Optional<LocalDate> promisedOn) {
+        static final Unit UNSEEN = new Unit(
+                Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), Optional.empty());
 
         Unit front(FrontCondition seen) {
-            return new Unit(Optional.of(seen), battery, canSwitchOff, symptoms, cameFrom);
+            return new Unit(Optional.of(seen), battery, canSwitchOff, symptoms, cameFrom, promisedOn);
         }
 
-        Unit battery(Battery seen) {
-            return new Unit(front, Optional.of(seen), canSwitchOff, symptoms, cameFrom);
+        Unit battery(Optional<Battery> seen) {
+            return new Unit(front, seen, canSwitchOff, symptoms, cameFrom, promisedOn);
         }
 
         Unit canSwitchOff(boolean can) {
-            return new Unit(front, battery, Optional.of(can), symptoms, cameFrom);
+            return new Unit(front, battery, Optional.of(can), symptoms, cameFrom, promisedOn);
         }
 
         Unit symptom(Symptom symptom, boolean present) {
             Set<Symptom> seen = present ? Fold.plus(symptoms, symptom) : Fold.minus(symptoms, symptom);
-            return new Unit(front, battery, canSwitchOff, seen, cameFrom);
+            return new Unit(front, battery, canSwitchOff, seen, cameFrom, promisedOn);
         }
 
         Unit cameFrom(long jobNumber) {
-            return new Unit(front, battery, canSwitchOff, symptoms, Optional.of(jobNumber));
+            return new Unit(front, battery, canSwitchOff, symptoms, Optional.of(jobNumber), promisedOn);
         }
+
+        Unit promised(LocalDate on) {
+            return new Unit(front, battery, canSwitchOff, symptoms, cameFrom, Optional.of(on));
+        }
+    }
+
+    /** A cell that a lead lets go on is looked at once more. */
+    IntakeState hears(Entry entry) {
+        return entry.fact() instanceof StopFact.LetGoOn ? looked(unit.battery(Optional.empty())) : this;
     }
 
     IntakeState opened(JobOpened by, Instant at) {
@@ -121,6 +134,10 @@ public record IntakeState(
     /** Number of the job as which it was here before with the same. */
     public Optional<Long> cameFrom() {
         return unit.cameFrom;
+    }
+
+    public Optional<LocalDate> promisedOn() {
+        return unit.promisedOn;
     }
 
     public List<BendMarked> bends() {

@@ -1,5 +1,6 @@
 package ridgefall.core.intake;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import ridgefall.core.edge.Landmark;
@@ -21,18 +22,13 @@ import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.Symptom;
+import ridgefall.core.stop.Stop;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 public final class IntakeStation implements StationRoom {
     /** A finger that draws a crack out of the face goes a little too far. */
     private static final double OUTSIDE_MM = 5;
-
-    private static final String STOP = """
-            No heat, no charger, no pressing, no prying: leave it closed.
-            Carry it away from people and from anything that burns, onto stone or metal, and stay beside it only to watch.
-            Hot, hissing or smoking: everybody out, and call the fire service.
-            Tell the lead. Store and send it by the local rules for damaged batteries; they come first.""";
 
     @Override
     public Station station() {
@@ -47,6 +43,7 @@ public final class IntakeStation implements StationRoom {
         steps.add(power(state));
         steps.addAll(unit(state));
         steps.add(before(state));
+        steps.add(promised(state));
         for (Function function : profile.functions()) {
             steps.add(Checks.function(state, function, Phase.BEFORE));
         }
@@ -107,11 +104,28 @@ public final class IntakeStation implements StationRoom {
                         Step.other(
                                 "Came back",
                                 new IntakeFact.CameBack(1),
-                                new Ask("jobNumber", "Number of that job", Ask.Kind.NUMBER, null, null)))
+                                new Ask("jobNumber", "The job it was", Ask.Kind.JOB, null, null)))
                 .asOptional();
         return IntakeState.of(state)
                 .cameFrom()
                 .map(number -> step.answered("was job " + number))
+                .orElse(step);
+    }
+
+    private static Step promised(JobState state) {
+        Step step = Step.open(
+                        "intake.promised",
+                        Station.INTAKE,
+                        "Promised for",
+                        "the day the owner was told; the bench shows what is late",
+                        Step.other(
+                                "Promised",
+                                new IntakeFact.Promised(LocalDate.EPOCH),
+                                new Ask("on", "Ready on", Ask.Kind.DATE, null, null)))
+                .asOptional();
+        return IntakeState.of(state)
+                .promisedOn()
+                .map(day -> step.answered(day.toString()))
                 .orElse(step);
     }
 
@@ -142,9 +156,10 @@ public final class IntakeStation implements StationRoom {
                 .battery()
                 .map(b -> b == Battery.SOUND
                         ? step.answered("sound")
-                        : step.problem("swollen: stop, isolate, follow the local rules for damaged batteries")
+                        : step.problem("swollen: " + Stop.WHAT_NOW)
                                 .leading(Step.Lead.STOP)
-                                .hinted(STOP))
+                                .hinted(Stop.STEPS)
+                                .choosing(Stop.letGoOn()))
                 .orElse(step);
     }
 

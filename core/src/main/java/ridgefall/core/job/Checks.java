@@ -1,8 +1,10 @@
 package ridgefall.core.job;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Step.Ask;
@@ -11,6 +13,8 @@ import ridgefall.core.units.NotAllowed;
 
 /** Steps that are answered pass, fail or cannot be tested, alike at every station. */
 public final class Checks {
+    private static final Set<Step.Lead> OVERRIDABLE = EnumSet.of(Step.Lead.ASK_AGAIN, Step.Lead.LEAD_ON);
+
     private Checks() {}
 
     /** A check of a station that is passed or not; {@code done} is the label of the good answer. */
@@ -44,14 +48,23 @@ public final class Checks {
                         new FunctionTested(function.id(), phase, Answer.CANNOT_TEST, "?"),
                         Ask.reason("Cannot be tested because …")));
         Optional<Given> given = state.function(phase, function.id());
-        // At intake a failing function is a finding; later it stands in the way.
-        return phase == Phase.BEFORE
-                        && given.filter(g -> g.answer() == Answer.FAIL).isPresent()
-                ? step.answered("Fails")
-                : answered(step, given, "Works");
+        boolean fails = given.filter(g -> g.answer() == Answer.FAIL).isPresent();
+        // At intake a failing function is a finding; later it stands in the way, unless no front was meant to cure it.
+        if (fails && phase == Phase.BEFORE) {
+            return step.answered("Fails");
+        } else if (fails && function.failsAs() == null && failed(state, Phase.BEFORE, function)) {
+            return step.answered("Fails, as at intake");
+        }
+        return answered(step, given, "Works");
     }
 
-    static String functionStepId(Phase phase, String functionId) {
+    private static boolean failed(JobState state, Phase phase, ProfileDocument.Function function) {
+        return state.function(phase, function.id())
+                .filter(given -> given.answer() == Answer.FAIL)
+                .isPresent();
+    }
+
+    public static String functionStepId(Phase phase, String functionId) {
         return phase.name().toLowerCase(Locale.ROOT) + "." + functionId;
     }
 
@@ -91,12 +104,12 @@ public final class Checks {
      */
     public static List<Hold> openSteps(List<Step> steps) {
         return steps.stream()
-                .filter(Step::open)
+                .filter(step -> step.open() && step.lead() != Step.Lead.PROPOSE)
                 .map(step -> new Hold(
                         step.id(),
                         step.station(),
                         step.problem() ? step.title() + ": " + step.answer() : step.title(),
-                        step.problem() && step.lead() == Step.Lead.ASK_AGAIN))
+                        step.problem() && OVERRIDABLE.contains(step.lead())))
                 .toList();
     }
 }

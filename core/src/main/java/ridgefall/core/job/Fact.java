@@ -22,6 +22,8 @@ public interface Fact {
     enum Page {
         FOUND,
         DONE,
+        /** Apart from what was found when it came in. */
+        WENT_WRONG,
         MEASURED,
         SIGNED_OFF,
         /** Not in a list of its own: the page says it elsewhere. */
@@ -53,6 +55,11 @@ public interface Fact {
     /** Steps that it answers anew, so that what a lead let pass of an earlier answer counts no more. */
     default Set<String> answers() {
         return Set.of();
+    }
+
+    /** Whether the answer to this step, or a clock of this kind that has run out, counts no more: it must be asked again. */
+    default boolean voids(String id) {
+        return false;
     }
 
     /** The clocks that it starts and stops. */

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** One more, or one less, in a new collection that nobody can change; the order of coming is kept. */
 public final class Fold {
@@ -33,6 +34,22 @@ public final class Fold {
     public static <K, V> Map<K, V> plus(Map<K, V> before, K key, V value) {
         Map<K, V> after = new LinkedHashMap<>(before);
         after.put(key, value);
+        return Collections.unmodifiableMap(after);
+    }
+
+    /** The same one where nothing goes. */
+    public static <T> List<T> without(List<T> before, Predicate<T> goes) {
+        return before.stream().anyMatch(goes)
+                ? before.stream().filter(goes.negate()).toList()
+                : before;
+    }
+
+    public static <V> Map<String, V> without(Map<String, V> before, Predicate<String> goes) {
+        if (before.keySet().stream().noneMatch(goes)) {
+            return before;
+        }
+        Map<String, V> after = new LinkedHashMap<>(before);
+        after.keySet().removeIf(goes);
         return Collections.unmodifiableMap(after);
     }
 

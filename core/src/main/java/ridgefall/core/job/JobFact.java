@@ -15,7 +15,8 @@ public sealed interface JobFact extends Fact.Of<Map<String, Given>> {
     int LONGEST_S = 86_400;
 
     /** The latest answer to each step. */
-    Family<Map<String, Given>> FAMILY = new Family<>(JobFact.class, Map.of());
+    Family<Map<String, Given>> FAMILY =
+            new Family<>(JobFact.class, Map.of(), (known, entry) -> Fold.without(known, entry.fact()::voids));
 
     @Override
     default Family<Map<String, Given>> family() {

@@ -64,12 +64,12 @@ public record JobState(
     /** After one more fact that takes nothing back. */
     public JobState with(Entry entry) {
         Fact fact = entry.fact();
-        Map<Family<?>, Object> known = rooms;
+        Map<Family<?>, Object> known = new HashMap<>(rooms);
+        known.replaceAll((family, before) -> heard(family, before, entry));
         if (fact instanceof Fact.Of<?> own) {
-            known = new HashMap<>(rooms);
             remember(known, own, entry);
         }
-        Map<String, Boolean> answers = answered;
+        Map<String, Boolean> answers = Fold.without(answered, fact::voids);
         for (String step : fact.answers()) {
             answers = Fold.plus(answers, step, false);
         }
@@ -89,11 +89,19 @@ public record JobState(
         return new JobState(
                 entry.seq(),
                 known,
-                fact.timers().on(timers, entry),
+                fact.timers().on(Fold.without(timers, timer -> !timer.running() && fact.voids(timer.kind())), entry),
                 answers,
                 letBy,
                 entry,
                 newer || fact instanceof JobFact.FromNewer);
+    }
+
+    /** What a family knows once it has heard of a fact that may be another room's. */
+    @SuppressWarnings("unchecked")
+    private static <S> S heard(Family<S> family, Object before, Entry entry) {
+        return family.facts().isInstance(entry.fact())
+                ? (S) before
+                : family.hears().apply((S) before, entry);
     }
 
     private <S> void remember(Map<Family<?>, Object> known, Fact.Of<S> fact, Entry entry) {

@@ -1,6 +1,7 @@
 package ridgefall.core.job;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One thing to do or answer at a station. Texts may hold {@code {C:57.8}}, {@code {mm:3.0}} and {@code {s:90}}, and {@code
@@ -24,14 +25,20 @@ public record Step(
         Long waitsFor,
         Lead lead) {
 
-    /** What the large action does while this step comes next. All but the first record nothing. */
+    /** What the large action does while this step comes next. All but the first two record nothing. */
     public enum Lead {
         /** Takes the first choice. */
         RECORD(null),
+        /** Takes the first choice too; nothing waits for it. */
+        PROPOSE(null),
         /** A bad answer was given: the same question again, every answer as near as the other. */
         ASK_AGAIN("Check again"),
         /** Something is on its way: nothing goes on without it, whoever would sign. */
         HAS_COME("Has it come?"),
+        /** A bad answer was given that something can be done about: what, with the answers themselves after it. */
+        LEAD_ON("See what to do"),
+        /** The owner has to say what goes: no lead can. */
+        SETTLE("Settle it with the owner"),
         /** Someone can get hurt: what to do now, and no answer that makes it unsaid. */
         STOP("Stop: what to do now"),
         /** Its own reckoning speaks against the first choice: why, and what else there is. */
@@ -67,6 +74,10 @@ public record Step(
         public enum Kind {
             TEXT,
             NUMBER,
+            /** The number of a job that was handed over; found by whose it was, and what. */
+            JOB,
+            /** A day, as 2026-12-01. */
+            DATE,
             /** Where on the edge somebody pointed, in mm; stays as it is where nobody did. */
             PLACE,
             /** A place on the face. */
@@ -103,8 +114,34 @@ public record Step(
         return new Step(id, station, title, hint, words, true, optional, choices, null, Lead.ASK_AGAIN);
     }
 
+    /** Where its answer is bad: what leads on from there, before the answers themselves. */
+    public Step leadingOn(Choice... ways) {
+        return problem && ways.length > 0
+                ? new Step(
+                        id,
+                        station,
+                        title,
+                        hint,
+                        answer,
+                        true,
+                        optional,
+                        Stream.concat(Stream.of(ways), choices.stream()).toList(),
+                        waitsFor,
+                        Lead.LEAD_ON)
+                : this;
+    }
+
+    /** Asked for at another station. */
+    public Step at(Station other) {
+        return new Step(id, other, title, hint, answer, problem, optional, choices, waitsFor, lead);
+    }
+
     public Step leading(Lead other) {
         return new Step(id, station, title, hint, answer, problem, optional, choices, waitsFor, other);
+    }
+
+    public Step choosing(Choice... others) {
+        return new Step(id, station, title, hint, answer, problem, optional, List.of(others), waitsFor, lead);
     }
 
     public Step hinted(String other) {

@@ -1,12 +1,18 @@
 package ridgefall.core.parts;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.decide.DecideState;
+import ridgefall.core.decide.DecideStation;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -17,6 +23,10 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
+import ridgefall.core.parts.PartsFact.Bad;
+import ridgefall.core.parts.PartsFact.PartOrdered;
+import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.PartKind;
@@ -25,6 +35,15 @@ import ridgefall.core.units.NotAllowed;
 
 /** The part against what the agreed repair needs, before anything is opened. */
 public final class PartsStation implements StationRoom {
+    private static final String HERE = "parts.here";
+    private static final String ARRIVAL = "parts.arrival";
+    /** The check of a later station that says the new front hangs on its plugs. */
+    private static final String PLUGGED = "test.plugged";
+
+    private static final Set<PartKind> SHOWS = EnumSet.of(PartKind.PANEL, PartKind.FUSED_FRONT, PartKind.CLIPPED_FRONT);
+    private static final Set<PartKind> FEELS =
+            EnumSet.of(PartKind.GLASS_WITH_TOUCH, PartKind.FUSED_FRONT, PartKind.CLIPPED_FRONT);
+
     @Override
     public Station station() {
         return Station.PARTS;
@@ -32,50 +51,163 @@ public final class PartsStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        Optional<Repair> repair = DecideState.of(state).repair().map(agreed -> profile.repair(agreed.repairId()));
+        Optional<Repair> repair = repair(profile, state);
+        List<PartKind> kinds = repair.map(Repair::parts).orElse(List.of());
         List<Step> steps = new ArrayList<>();
-        steps.add(onTheBench(state, repair));
+        // Journals from before each part had a step of its own know one for all.
+        if (kinds.isEmpty() || kinds.size() > 1 && state.passed(HERE)) {
+            steps.add(onTheBench(state, HERE, Optional.empty()));
+        } else {
+            kinds.forEach(kind -> steps.add(onTheBench(state, here(kind, kinds), Optional.of(kind))));
+        }
+        agreed(state, kinds).ifPresent(steps::add);
+        PartKind first = kinds.isEmpty() ? null : kinds.get(0);
         steps.add(Checks.check(
-                state,
-                "parts.variant",
-                "The exact variant",
-                profile.name() + ": plug count, camera hole and antennas as on the old front",
-                "Same variant"));
+                        state,
+                        "parts.variant",
+                        "The exact variant",
+                        profile.name() + ": plug count, camera hole and antennas as on the old front",
+                        "Same variant")
+                .leadingOn(swaps(state, first, Bad.WRONG_VARIANT)));
         steps.add(Checks.check(
-                state,
-                "parts.laid-beside",
-                "Old and new laid side by side",
-                "windows, clips, rails, shields and magnets agree; thickness too, or it sits proud",
-                "They agree"));
+                        state,
+                        "parts.laid-beside",
+                        "Old and new laid side by side",
+                        "windows, clips, rails, shields and magnets agree; thickness too, or it sits proud",
+                        "They agree")
+                .leadingOn(swaps(state, first, Bad.WRONG_VARIANT)));
         repair.ifPresent(r -> r.needs().forEach(need -> steps.add(need(state, need))));
-        steps.add(Checks.check(
-                state, "parts.arrival", "Tested on arrival", "picture and touch, before it is needed", "Works"));
+        steps.add(arrival(state, kinds));
         return steps;
     }
 
-    private static Step onTheBench(JobState state, Optional<Repair> repair) {
+    private static Optional<Repair> repair(DeviceProfile profile, JobState state) {
+        return DecideState.of(state).repair().map(agreed -> profile.repair(agreed.repairId()));
+    }
+
+    private static String here(PartKind kind, List<PartKind> all) {
+        return all.size() == 1 ? HERE : HERE + "-" + slug(kind);
+    }
+
+    private static Step onTheBench(JobState state, String id, Optional<PartKind> kind) {
         Step step = Step.open(
-                "parts.here",
+                id,
                 Station.PARTS,
-                repair.map(r -> "The part: "
-                                + r.parts().stream().map(PartKind::words).collect(Collectors.joining(", ")))
-                        .orElse("The part"),
+                kind.map(k -> "The part: " + k.words()).orElse("The part"),
                 "taken off the shelf above, or bought for this job",
-                Step.go("It lies here", new CheckAnswered("parts.here", Answer.PASS, null)),
-                Step.fail(
-                        "Must be ordered",
-                        new CheckAnswered("parts.here", Answer.FAIL, null),
-                        Ask.reason("Ordered where, due when?")));
-        if (!PartsState.of(state).parts().isEmpty()) {
-            return step.answered(PartsState.of(state).parts().stream()
-                    .map(PartsFact.PartReserved::words)
-                    .collect(Collectors.joining("; ")));
+                Step.go("It lies here", new CheckAnswered(id, Answer.PASS, null)),
+                order(id));
+        List<PartReserved> taken = PartsState.of(state).parts().stream()
+                .filter(part -> kind.isEmpty() || part.kind() == kind.get())
+                .toList();
+        if (!taken.isEmpty()) {
+            return step.answered(taken.stream().map(PartReserved::words).collect(Collectors.joining("; ")));
         }
-        return state.check("parts.here")
+        return awaited(state, step, "it lies here");
+    }
+
+    /** As it stands with something that may have been ordered. */
+    private static Step awaited(JobState state, Step step, String done) {
+        PartsState parts = PartsState.of(state);
+        PartOrdered order = parts.ordered().get(step.id());
+        if (order != null) {
+            return step.problem("ordered: " + order.where())
+                    .leading(Step.Lead.HAS_COME)
+                    .choosing(Step.go("It has come", new PartsFact.PartArrived(step.id())), order(step.id()));
+        } else if (parts.arrived().contains(step.id())) {
+            return step.answered("has come");
+        }
+        // Before orders were facts of their own they were told as an answer.
+        return state.check(step.id())
                 .map(given -> given.answer() == Answer.PASS
-                        ? step.answered("it lies here")
+                        ? step.answered(done)
                         : step.problem("ordered: " + given.reason()).leading(Step.Lead.HAS_COME))
                 .orElse(step);
+    }
+
+    private static Choice order(String stepId) {
+        return Step.fail(
+                "Must be ordered",
+                new PartOrdered(stepId, "?", null, null, null),
+                new Ask("supplier", "Ordered from", Ask.Kind.TEXT, null, null),
+                Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null));
+    }
+
+    /** What lies there against what was agreed; only where the two differ. */
+    private static Optional<Step> agreed(JobState state, List<PartKind> kinds) {
+        RepairAgreed agreed = DecideState.of(state).repair().orElse(null);
+        if (agreed == null || agreed.grade() == null) {
+            return Optional.empty();
+        }
+        return PartsState.of(state).parts().stream()
+                .filter(part -> part.kind() == kinds.get(0) && part.grade() != agreed.grade())
+                .findFirst()
+                .map(part -> differs(state, agreed, part));
+    }
+
+    private static Step differs(JobState state, RepairAgreed agreed, PartReserved part) {
+        Step step = Step.open(
+                "parts.agreed",
+                Station.PARTS,
+                "Another grade than agreed",
+                "the owner hears of it before anything is opened",
+                Step.other(
+                        "Owner agrees after all",
+                        new PartsFact.DifferenceAgreed(part.grade(), "?"),
+                        DecideStation.agreedBy(state)),
+                Step.other(
+                        "Quote anew",
+                        new RepairAgreed(agreed.repairId(), part.grade(), BigDecimal.ZERO, agreed.currency(), "?"),
+                        new Ask("price", "Price agreed, " + agreed.currency(), Ask.Kind.NUMBER, null, null),
+                        DecideStation.agreedBy(state)),
+                Step.other("Put it back", new PartsFact.PartReturned(part.stockId())));
+        return PartsState.of(state)
+                        .agreedAfterAll()
+                        .filter(part.grade()::equals)
+                        .isPresent()
+                ? step.answered(part.grade().words() + ", agreed after all")
+                : step.problem("agreed: " + agreed.grade().words() + "; taken: "
+                                + part.grade().words())
+                        .leading(Step.Lead.SETTLE);
+    }
+
+    private static Choice[] swaps(JobState state, PartKind kind, Bad why) {
+        return kind == null ? new Choice[0] : new Choice[] {swap(state, kind, why)};
+    }
+
+    /** A part that is no good goes to the returns; the piece of the shelf it was, where it was one. */
+    public static Choice swap(JobState state, PartKind kind, Bad why) {
+        UUID stockId = PartsState.of(state).parts().stream()
+                .filter(part -> part.kind() == kind)
+                .map(PartReserved::stockId)
+                .findFirst()
+                .orElse(null);
+        return Step.fail(
+                "Swap it: to the returns",
+                new PartsFact.PartSwapped(kind, stockId, why, null, state.passed(PLUGGED)),
+                Ask.ifKnown("words", "What is wrong with it?", Ask.Kind.TEXT, null));
+    }
+
+    /** What can be tried before it is needed depends on what it is. */
+    private static Step arrival(JobState state, List<PartKind> kinds) {
+        boolean picture = kinds.stream().anyMatch(SHOWS::contains);
+        boolean touch = kinds.stream().anyMatch(FEELS::contains);
+        PartKind first = kinds.isEmpty() ? null : kinds.get(0);
+        Step step = kinds.isEmpty() || picture || touch
+                ? Checks.check(
+                        state,
+                        ARRIVAL,
+                        "Tested on arrival",
+                        (kinds.isEmpty() || picture && touch ? "picture and touch" : picture ? "picture" : "touch")
+                                + ", before it is needed",
+                        "Works")
+                : Checks.check(
+                        state,
+                        ARRIVAL,
+                        "Looked over on arrival",
+                        "edges, windows and films, against the light",
+                        "Sound");
+        return step.leadingOn(swaps(state, first, Bad.DEAD_ON_ARRIVAL));
     }
 
     /** What the new part should bring: it does, or the bench says now what it does without. */
@@ -90,38 +222,50 @@ public final class PartsStation implements StationRoom {
                 Step.go(
                         reserved ? "Provided for" : "It does, or provided for",
                         new CheckAnswered(id, Answer.PASS, null)),
-                Step.fail(
-                        "Must be ordered",
-                        new CheckAnswered(id, Answer.FAIL, null),
-                        Ask.reason("Ordered where, due when?")));
+                order(id));
         if (PartsState.of(state).brought(need)) {
             return Step.open(id, Station.PARTS, "Brings " + need.words(), null).answered("in the part");
         }
-        return state.check(id)
-                .map(given -> given.answer() == Answer.PASS
-                        ? step.answered("provided for")
-                        : step.problem("ordered: " + given.reason()).leading(Step.Lead.HAS_COME))
-                .orElse(step);
+        return awaited(state, step, "provided for");
     }
 
     private static String checkId(Brings need) {
-        return "parts." + need.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return "parts." + slug(need);
+    }
+
+    private static String slug(Enum<?> one) {
+        return one.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
+        PartsState parts = PartsState.of(state);
+        List<String> ids = steps(profile, state).stream().map(Step::id).toList();
         if (fact instanceof CheckAnswered f) {
             Checks.known(
                     "checkId",
                     f.checkId(),
-                    Stream.concat(steps(profile, state).stream().map(Step::id), Stream.of("parts.here"))
-                            .distinct()
-                            .toList());
-        } else if (fact instanceof PartsFact.PartReturned f
-                && PartsState.of(state).parts().stream()
-                        .noneMatch(part -> part.stockId().equals(f.stockId()))) {
-            throw new NotAllowed("stockId", f.stockId(), "a part taken off the shelf for this job");
+                    Stream.concat(ids.stream(), Stream.of(HERE)).distinct().toList());
+        } else if (fact instanceof PartsFact.PartReturned f) {
+            reserved(parts, f.stockId());
+        } else if (fact instanceof PartOrdered f) {
+            Checks.known("stepId", f.stepId(), ids);
+        } else if (fact instanceof PartsFact.PartArrived f) {
+            Checks.known("stepId", f.stepId(), List.copyOf(parts.ordered().keySet()));
+        } else if (fact instanceof PartsFact.PartSwapped f) {
+            if (f.stockId() != null) {
+                reserved(parts, f.stockId());
+            }
+            if (f.pluggedIn() != state.passed(PLUGGED)) {
+                throw new NotAllowed("pluggedIn", f.pluggedIn(), Boolean.toString(state.passed(PLUGGED)));
+            }
         }
         return List.of();
+    }
+
+    private static void reserved(PartsState parts, UUID stockId) {
+        if (parts.parts().stream().noneMatch(part -> part.stockId().equals(stockId))) {
+            throw new NotAllowed("stockId", stockId, "a part taken off the shelf for this job");
+        }
     }
 }

@@ -8,11 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.carry.CarryState;
+import ridgefall.core.damage.DamageState;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Given;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Phase;
 import ridgefall.core.profile.DeviceProfile;
@@ -30,6 +32,7 @@ public record JobRecord(
         Instant handedOverAt,
         List<FunctionLine> functions,
         List<Line> found,
+        List<Incident> wentWrong,
         List<Line> done,
         List<Line> measured,
         List<Line> signedOff,
@@ -42,6 +45,16 @@ public record JobRecord(
     public record FunctionLine(String function, String before, String open, String after) {}
 
     public record Line(Instant at, String who, String words) {}
+
+    /**
+     * Something that went wrong, apart from what was found.
+     *
+     * @param words what, where and at which step
+     * @param told what was said about it; null where nothing was
+     * @param outcome what came of it
+     * @param forOwner whether the device was, or may have been, harmed by it
+     */
+    public record Incident(Instant at, String who, String words, String told, String outcome, boolean forOwner) {}
 
     /** @param withoutStrips in words, what holds the front where no strips were laid */
     public static JobRecord of(
@@ -59,7 +72,7 @@ public record JobRecord(
                 case DONE -> done.add(line);
                 case MEASURED -> measured.add(line);
                 case SIGNED_OFF -> signedOff.add(line);
-                case ELSEWHERE -> {}
+                case WENT_WRONG, ELSEWHERE -> {}
             }
         }
         List<String> kept = new ArrayList<>();
@@ -94,6 +107,9 @@ public record JobRecord(
                                 answer(state, Phase.AFTER, f).orElse("–")))
                         .toList(),
                 found,
+                DamageState.of(state).mishaps().stream()
+                        .map(noted -> incident(noted, state, words))
+                        .toList(),
                 done,
                 measured,
                 signedOff,
@@ -107,6 +123,24 @@ public record JobRecord(
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()
                         .toList());
+    }
+
+    private static Incident incident(DamageState.Noted noted, JobState state, FactWords words) {
+        Optional<Given> looked = state.check("test.after-" + noted.seq());
+        boolean sound = looked.filter(given -> given.answer() == Answer.PASS && given.reason() == null)
+                .isPresent();
+        boolean harmless = switch (noted.mishap().mishap()) {
+            case PICK_LOST -> true;
+            case NEW_CRACK -> false;
+            default -> sound;
+        };
+        String outcome = looked.map(given -> switch (given.answer()) {
+                    case PASS -> given.reason() == null ? "looked at: sound" : "mended: " + given.reason();
+                    case FAIL -> "harmed: " + (given.reason() == null ? "not right" : given.reason());
+                    case CANNOT_TEST -> "could not be looked at: " + given.reason();
+                })
+                .orElse("not looked at since");
+        return new Incident(noted.at(), noted.who(), words.say(noted.mishap()), noted.words(), outcome, !harmless);
     }
 
     private static boolean worked(JobState state, Phase phase, Function function) {

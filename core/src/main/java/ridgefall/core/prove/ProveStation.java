@@ -2,7 +2,12 @@ package ridgefall.core.prove;
 
 import java.util.ArrayList;
 import java.util.List;
+import ridgefall.core.carry.CarryState;
 import ridgefall.core.decide.DecideState;
+import ridgefall.core.decide.DecideStation;
+import ridgefall.core.detour.DetourFact;
+import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -14,11 +19,24 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
+import ridgefall.core.parts.PartsFact;
+import ridgefall.core.parts.PartsFact.PartReserved;
+import ridgefall.core.parts.PartsState;
+import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.seal.SealState;
+import ridgefall.core.seal.SealStation;
+import ridgefall.core.separate.SeparateState;
+import ridgefall.core.separate.SeparateStation;
+import ridgefall.core.strip.StripFact.Count;
+import ridgefall.core.strip.StripState;
 
 public final class ProveStation implements StationRoom {
+    private static final String CLOSED = "prove.closed";
+    private static final List<String> REFITTED = List.of("prove.moved-back", "prove.plugged", CLOSED);
+
     private final StationRoom seal;
 
     /** @param seal what must be done before it goes back */
@@ -34,13 +52,13 @@ public final class ProveStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         boolean unrepaired = DecideState.of(state).notWorthIt().isPresent();
-        List<Step> steps = new ArrayList<>(unrepaired ? List.of() : proofs(profile, state));
+        List<Step> steps = new ArrayList<>(unrepaired ? refit(profile, state) : proofs(profile, state));
         Step over = Step.open(
                 "prove.hand-over",
                 Station.PROVE,
                 unrepaired ? "Hand back unrepaired" : "Hand over",
                 unrepaired
-                        ? "as it came, with all that came with it"
+                        ? "with all that came with it, the parts that were taken off too"
                         : "outer film off, wiped, switched off; water resistance was not tested",
                 Step.go(
                         "Handed over",
@@ -74,16 +92,82 @@ public final class ProveStation implements StationRoom {
     private static List<Step> proofs(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         for (Function function : profile.functions()) {
-            steps.add(Checks.function(state, function, Phase.AFTER));
+            steps.add(Checks.function(state, function, Phase.AFTER).leadingOn(reopen(), DecideStation.goesBack(state)));
         }
         return steps;
+    }
+
+    /** A front that was sealed comes up once more. */
+    public static Choice reopen() {
+        return Step.fail("Open it again", new DetourFact.Reopened("?"), Ask.reason("Why it is opened again"));
+    }
+
+    /** What has to be back before a device goes back that is not repaired, or not all the way. */
+    private static List<Step> refit(DeviceProfile profile, JobState state) {
+        SeparateState front = SeparateState.of(state);
+        StripState inside = StripState.of(state);
+        boolean sealed = SealState.of(state).sealedAt().isPresent();
+        List<Step> steps = new ArrayList<>();
+        HeatState.of(state)
+                .runningSoak()
+                .ifPresent(soak -> steps.add(Step.open(
+                        "prove.off-source",
+                        Station.PROVE,
+                        "Off the source",
+                        "let it cool before anything else",
+                        Step.go("Off the source", new HeatFact.SoakEnded(0)))));
+        steps.addAll(SeparateStation.wedges(profile, state, Station.PROVE));
+        if (front.frontOpened() && !sealed) {
+            if (!CarryState.of(state).moved().isEmpty()) {
+                steps.add(refitted(
+                        state, "prove.moved-back", "Moved parts back on the front that goes back", null, "Moved back"));
+            }
+            if (!inside.plugsFreed().isEmpty() || inside.isolation().isPresent()) {
+                steps.add(refitted(
+                        state, "prove.plugged", "Plugs home, battery back in circuit", "battery last", "Plugged in"));
+            }
+            if (inside.screws(Count.OUT).isPresent()) {
+                steps.add(SealStation.screwsIn(state).at(Station.PROVE));
+            }
+        }
+        if (!sealed && (front.frontOpened() || !front.freed().isEmpty())) {
+            steps.add(refitted(
+                    state,
+                    CLOSED,
+                    "Front back in its seat, " + (profile.bonded() ? "taped for the way" : "clipped"),
+                    "loose splinters under film; say that neither dust nor water is kept out",
+                    "Closed"));
+            for (Function function : profile.functions()) {
+                Step step = Checks.function(state, function, Phase.AFTER);
+                // It goes back as it is: what fails is said, and holds nobody.
+                steps.add(step.problem() ? step.answered("Fails") : step);
+            }
+        }
+        for (PartReserved part : PartsState.of(state).parts()) {
+            steps.add(Step.open(
+                    "prove.part-" + part.stockId(),
+                    Station.PROVE,
+                    part.words(),
+                    "no longer needed: the shelf, or the returns if it is no good",
+                    Step.go("Back on the shelf", new PartsFact.PartReturned(part.stockId())),
+                    PartsStation.swap(state, part.kind(), PartsFact.Bad.DAMAGED_HERE)));
+        }
+        return steps;
+    }
+
+    private static Step refitted(JobState state, String id, String title, String hint, String done) {
+        return Checks.check(state, id, title, hint, done);
     }
 
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        if (DecideState.of(state).notWorthIt().isPresent() && fact instanceof ProveFact) {
+        boolean unrepaired = DecideState.of(state).notWorthIt().isPresent();
+        if (unrepaired && fact instanceof JobFact.CheckAnswered f) {
+            Checks.known("checkId", f.checkId(), REFITTED);
             return holds;
+        } else if (unrepaired && fact instanceof ProveFact) {
+            return fact instanceof ProveFact.HandedOver ? Checks.openSteps(refit(profile, state)) : holds;
         }
         if (fact instanceof JobFact.FunctionTested f) {
             Checks.known(
@@ -96,7 +180,7 @@ public final class ProveStation implements StationRoom {
             holds.addAll(Checks.openSteps(proofs(profile, state)));
             holds.addAll(Checks.openSteps(seal.steps(profile, state)));
         }
-        if (SealState.of(state).sealedAt().isEmpty()) {
+        if (!unrepaired && SealState.of(state).sealedAt().isEmpty()) {
             holds.add(0, Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));
         }
         return holds;

@@ -11,7 +11,7 @@ import ridgefall.core.units.Allowed;
 
 /** The front goes on for good. */
 public sealed interface SealFact extends Fact.Of<SealState> {
-    Family<SealState> FAMILY = new Family<>(SealFact.class, SealState.NOTHING);
+    Family<SealState> FAMILY = new Family<>(SealFact.class, SealState.NOTHING, SealState::hears);
 
     @Override
     default Family<SealState> family() {

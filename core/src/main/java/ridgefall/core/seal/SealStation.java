@@ -13,6 +13,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.TimerKind;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.separate.SeparateFact;
@@ -80,31 +81,7 @@ public final class SealStation implements StationRoom {
     }
 
     private static List<Step> before(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>();
-        Step in = Step.open(
-                StripFact.SCREWS_IN,
-                Station.SEAL,
-                "Screws back in their own holes",
-                StripState.of(state).screws(Count.OUT).map(n -> n + " came out").orElse(null),
-                Step.go(
-                        "Counted",
-                        new StripFact.ScrewsCounted(Count.IN, 0),
-                        new Ask(
-                                "screws",
-                                "Screws in",
-                                Ask.Kind.NUMBER,
-                                null,
-                                StripState.of(state)
-                                        .screws(Count.OUT)
-                                        .map(String::valueOf)
-                                        .orElse(null))));
-        int out = StripState.of(state).screws(Count.OUT).orElse(0);
-        steps.add(StripState.of(state)
-                .screws(Count.IN)
-                .map(n -> n == out || state.signedOff(StripFact.SCREWS_IN)
-                        ? in.answered(n + " in")
-                        : in.problem(n + " in, " + out + " out"))
-                .orElse(in));
+        List<Step> steps = new ArrayList<>(List.of(screwsIn(state)));
         for (Cover cover : profile.covers()) {
             Step off = Step.open(
                     "seal." + cover.id(),
@@ -125,6 +102,34 @@ public final class SealStation implements StationRoom {
         steps.add(Checks.check(
                 state, "seal.dust", "No dust, no film, no tool inside", "low light along the glass", "Clean"));
         return steps;
+    }
+
+    /** As many as came out; wherever a device is closed, sealed or not. */
+    public static Step screwsIn(JobState state) {
+        Step in = Step.open(
+                StripFact.SCREWS_IN,
+                Station.SEAL,
+                "Screws back in their own holes",
+                StripState.of(state).screws(Count.OUT).map(n -> n + " came out").orElse(null),
+                Step.go(
+                        "Counted",
+                        new StripFact.ScrewsCounted(Count.IN, 0),
+                        new Ask(
+                                "screws",
+                                "Screws in",
+                                Ask.Kind.NUMBER,
+                                null,
+                                StripState.of(state)
+                                        .screws(Count.OUT)
+                                        .map(String::valueOf)
+                                        .orElse(null))));
+        int out = StripState.of(state).screws(Count.OUT).orElse(0);
+        return StripState.of(state)
+                .screws(Count.IN)
+                .map(n -> n == out || state.signedOff(StripFact.SCREWS_IN)
+                        ? in.answered(n + " in")
+                        : in.problem(n + " in, " + out + " out"))
+                .orElse(in);
     }
 
     /** Everything that must be so before the front is seated for good. */
@@ -152,9 +157,13 @@ public final class SealStation implements StationRoom {
     /** No wedge goes under a front that is sealed. */
     @Override
     public List<Hold> bars(Fact earlier, JobState state) {
-        return earlier instanceof SeparateFact.WedgeSet
-                        && SealState.of(state).sealedAt().isPresent()
-                ? List.of(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"))
+        if (SealState.of(state).sealedAt().isEmpty()) {
+            return List.of();
+        } else if (earlier instanceof SeparateFact.WedgeSet) {
+            return List.of(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"));
+        }
+        return earlier instanceof PartsFact.PartSwapped
+                ? List.of(Hold.firm("seal.reopen", Station.PROVE, "The front is sealed: open it again first"))
                 : List.of();
     }
 

@@ -12,7 +12,7 @@ import ridgefall.core.units.Allowed;
 
 /** The front comes free. */
 public sealed interface SeparateFact extends Fact.Of<SeparateState> {
-    Family<SeparateState> FAMILY = new Family<>(SeparateFact.class, SeparateState.NOTHING);
+    Family<SeparateState> FAMILY = new Family<>(SeparateFact.class, SeparateState.NOTHING, SeparateState::hears);
 
     @Override
     default Family<SeparateState> family() {

@@ -1,6 +1,8 @@
 package ridgefall.core.separate;
 
 import java.util.List;
+import ridgefall.core.detour.DetourFact;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 
@@ -15,6 +17,11 @@ public record SeparateState(List<String> freed, List<Double> wedges, boolean fro
 
     public static SeparateState of(JobState job) {
         return job.of(SeparateFact.FAMILY);
+    }
+
+    /** A front that was sealed holds all round. */
+    SeparateState hears(Entry entry) {
+        return entry.fact() instanceof DetourFact.Reopened ? NOTHING : this;
     }
 
     SeparateState freed(String stretchId) {

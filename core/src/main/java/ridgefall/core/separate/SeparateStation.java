@@ -8,8 +8,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import ridgefall.core.decide.DecideFact;
-import ridgefall.core.decide.DecideStation;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatStation;
@@ -66,8 +65,7 @@ public final class SeparateStation implements StationRoom {
                     lifting.waitsFor(),
                     lifting.lead()));
         }
-        if (HeatState.of(state).soaks().isEmpty()
-                && SeparateState.of(state).freed().isEmpty()) {
+        if (!HeatState.of(state).warmed() && SeparateState.of(state).freed().isEmpty()) {
             steps.add(Step.open(
                     "separate.way", Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
             steps.add(opening(profile, state));
@@ -80,14 +78,14 @@ public final class SeparateStation implements StationRoom {
         for (Move move : way.moves()) {
             steps.add(cut(profile, stretch(way, move.stretchId()), move));
         }
-        if (!HeatState.of(state).soaks().isEmpty()
+        if (HeatState.of(state).warmed()
                 && HeatState.of(state).runningSoak().isEmpty()
                 && !SeparateState.of(state).frontOpened()) {
             steps.add(heat.start("separate.warm", Station.SEPARATE, "Gone cold? Warm it again", state)
                     .asOptional());
         }
         steps.add(opening(profile, state));
-        steps.addAll(wedges(profile, state));
+        steps.addAll(wedges(profile, state, Station.SEPARATE));
         return steps;
     }
 
@@ -108,16 +106,19 @@ public final class SeparateStation implements StationRoom {
         return SeparateState.of(state).frontOpened() ? open.answered("open and propped") : open;
     }
 
-    private static List<Step> wedges(DeviceProfile profile, JobState state) {
+    /** Those that are in; asked for at the station where they have to be out. */
+    public static List<Step> wedges(DeviceProfile profile, JobState state, Station at) {
         return SeparateState.of(state).wedges().stream()
-                .map(wedge -> Step.open(
-                                "separate.wedge." + wedge,
-                                Station.SEPARATE,
-                                "Wedge at {mm:" + wedge + "}, "
-                                        + profile.placeName(profile.edge().landmarkAt(wedge)),
-                                null,
-                                Step.go("Wedge out", new SeparateFact.WedgePulled(wedge)))
-                        .asOptional())
+                .map(wedge -> {
+                    Step out = Step.open(
+                            "separate.wedge." + wedge,
+                            at,
+                            "Wedge at {mm:" + wedge + "}, "
+                                    + profile.placeName(profile.edge().landmarkAt(wedge)),
+                            null,
+                            Step.go("Wedge out", new SeparateFact.WedgePulled(wedge)));
+                    return at == Station.SEPARATE ? out.asOptional() : out;
+                })
                 .toList();
     }
 
@@ -136,7 +137,7 @@ public final class SeparateStation implements StationRoom {
                 })
                 .collect(Collectors.toCollection(ArrayList::new));
         steps.add(opening(profile, state));
-        steps.addAll(wedges(profile, state));
+        steps.addAll(wedges(profile, state, Station.SEPARATE));
         return steps;
     }
 
@@ -197,16 +198,17 @@ public final class SeparateStation implements StationRoom {
         return Math.round(mm);
     }
 
-    /** With the front open what was agreed stands, the part is in use and heat has nothing to soften. */
+    /** With the front open the part is in use and heat has nothing to soften; the owner may change their mind at any time. */
     @Override
     public List<Hold> bars(Fact earlier, JobState state) {
         if (!SeparateState.of(state).frontOpened()) {
             return List.of();
-        } else if (earlier instanceof DecideFact) {
-            return List.of(Hold.overridable(
-                    DecideStation.OPENED, Station.DECIDE, "The front is open: what was agreed stands"));
-        } else if (earlier instanceof PartsFact.PartReturned) {
-            return List.of(Hold.firm("parts.open", Station.PARTS, "The front is open: the part is in use"));
+        } else if (earlier instanceof PartsFact.PartReturned
+                && DecideState.of(state).notWorthIt().isEmpty()) {
+            return List.of(Hold.firm(
+                    "parts.open",
+                    Station.PARTS,
+                    "The front is open: the part is in use. If it is no good, it goes to the returns"));
         } else if (earlier instanceof HeatFact.SoakStarted) {
             return List.of(Hold.firm("heat.opened", Station.HEAT, "The front is open: no more heat"));
         }
@@ -272,9 +274,9 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static List<Hold> beforeCutting(JobState state) {
-        return HeatState.of(state).soaks().isEmpty()
-                ? List.of(Hold.overridable("separate.cold", Station.HEAT, "The bond was never warmed"))
-                : List.of();
+        return HeatState.of(state).warmed()
+                ? List.of()
+                : List.of(Hold.overridable("separate.cold", Station.HEAT, "The bond was never warmed"));
     }
 
     private static void onEdge(DeviceProfile profile, double positionMm) {

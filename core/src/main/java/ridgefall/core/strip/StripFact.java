@@ -12,7 +12,7 @@ import ridgefall.core.units.Allowed;
 
 /** What comes off inside, and how many screws. */
 public sealed interface StripFact extends Fact.Of<StripState> {
-    Family<StripState> FAMILY = new Family<>(StripFact.class, StripState.NOTHING);
+    Family<StripState> FAMILY = new Family<>(StripFact.class, StripState.NOTHING, StripState::hears);
 
     /** The step that a count of screws answers: whichever way they are counted, both counts are weighed anew. */
     String SCREWS_IN = "seal.screws";

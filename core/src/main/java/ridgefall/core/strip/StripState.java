@@ -4,9 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import ridgefall.core.detour.DetourFact;
 import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
@@ -22,6 +25,9 @@ public record StripState(
         Optional<Isolation> isolation, boolean isolationProven, Set<String> plugsFreed, Map<Count, Integer> screws) {
     static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of());
 
+    /** The check of an earlier station. */
+    private static final String OUT_BEFORE_HEAT = "heat.battery-out";
+
     public static StripState of(JobState job) {
         return job.of(StripFact.FAMILY);
     }
@@ -29,6 +35,21 @@ public record StripState(
     /** Whether it must be treated as live: it can't be switched off and isolation is not proven. */
     public static boolean live(JobState job) {
         return !IntakeState.of(job).canSwitchOff().orElse(true) && !of(job).isolationProven;
+    }
+
+    /** What was plugged in again is unplugged again, with the battery out of circuit first. */
+    StripState hears(Entry entry) {
+        if (entry.fact() instanceof DetourFact.Reopened) {
+            return NOTHING;
+        }
+        return entry.fact() instanceof PartsFact.PartSwapped swap && swap.pluggedIn()
+                ? new StripState(Optional.empty(), false, Set.of(), screws)
+                : this;
+    }
+
+    /** What was taken out before any heat is out of circuit. */
+    public static boolean isolated(JobState job) {
+        return of(job).isolation.isPresent() || job.passed(OUT_BEFORE_HEAT);
     }
 
     StripState isolated(Isolation how) {
@@ -48,10 +69,10 @@ public record StripState(
     }
 
     /** Plugs that are still in. A battery that is out of circuit is out by its plug or by a card at it. */
-    public List<Connector> stillIn(DeviceProfile profile) {
+    public static List<Connector> stillIn(DeviceProfile profile, JobState job) {
         return profile.connectors().stream()
-                .filter(plug -> !plugFreed(plug.id()))
-                .filter(plug -> plug.role() != PlugRole.BATTERY || isolation.isEmpty())
+                .filter(plug -> !of(job).plugFreed(plug.id()))
+                .filter(plug -> plug.role() != PlugRole.BATTERY || !isolated(job))
                 .toList();
     }
 

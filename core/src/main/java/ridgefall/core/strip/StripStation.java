@@ -55,7 +55,7 @@ public final class StripStation implements StationRoom {
         Step isolated = StripState.of(state)
                 .isolation()
                 .map(how -> isolate.answered(how == Isolation.UNPLUGGED ? "unplugged" : "thin card under the contact"))
-                .orElse(isolate);
+                .orElse(StripState.isolated(state) ? isolate.answered("out since before the heat") : isolate);
         Step prove = Step.open(
                 "strip.proven",
                 Station.STRIP,
@@ -104,8 +104,7 @@ public final class StripStation implements StationRoom {
         if (!SeparateState.of(state).frontOpened() && !(early && reached)) {
             holds.add(Hold.firm("strip.closed", Station.SEPARATE, "The front is not open"));
         }
-        if (fact instanceof StripFact.IsolationProven
-                && StripState.of(state).isolation().isEmpty()) {
+        if (fact instanceof StripFact.IsolationProven && !StripState.isolated(state)) {
             holds.add(Hold.firm("strip.isolate", Station.STRIP, "The battery is still in circuit"));
         } else if (fact instanceof StripFact.PlugFreed f) {
             Checks.known(

@@ -18,8 +18,11 @@ import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeFact.CrackDrawn;
 import ridgefall.core.intake.IntakeFact.MarkRemoved;
 import ridgefall.core.job.Answer;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact.CheckAnswered;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.parts.PartsFact;
@@ -53,6 +56,43 @@ class EveryDeviceTest {
         assertThat(ProveState.of(journey.state()).handedOverAt())
                 .as(device.name())
                 .isPresent();
+    }
+
+    /** Whatever was answered, what the large action would record next is no other answer to the same question. */
+    @ParameterizedTest
+    @MethodSource("devices")
+    void noAnswerIsUnsaidByTheNextTap(DeviceProfile device) {
+        Journey journey = new Journey(device);
+        while (journey.next().isPresent()) {
+            Step asked = journey.next().orElseThrow();
+            for (Step.Choice choice : asked.choices()) {
+                Fact answer = Journey.filled(choice.fact());
+                if (journey.holds(answer).isEmpty()) {
+                    Course there = journey.course()
+                            .with(new Entry(
+                                    journey.state().seq() + 1,
+                                    journey.state().latest().happenedAt(),
+                                    "Ansa Orrick",
+                                    Role.LEAD,
+                                    answer));
+                    there.next().ifPresent(next -> isAnother(next, asked, answer));
+                }
+            }
+            journey.tapNext();
+        }
+    }
+
+    private static void isAnother(Step next, Step asked, Fact answer) {
+        boolean records = next.lead() == Step.Lead.RECORD || next.lead() == Step.Lead.PROPOSE;
+        if (records && !next.choices().isEmpty()) {
+            Fact first = next.choices().get(0).fact();
+            assertThat(next.id().equals(asked.id()) && first.getClass() == answer.getClass())
+                    .as("after %s: %s", answer, first)
+                    .isFalse();
+            assertThat(first.answers().stream().anyMatch(answer.answers()::contains))
+                    .as("after %s: %s", answer, first)
+                    .isFalse();
+        }
     }
 
     private static List<String> stepIds(Journey journey, Station station) {
@@ -185,7 +225,7 @@ class EveryDeviceTest {
         assertThat(ProveState.of(journey.state()).handedOverAt()).isPresent();
         assertThat(journey.course().record().done())
                 .extracting(line -> line.words())
-                .contains("Not worth it: another one costs less, agreed by Hut at Nine Tarns");
+                .contains("Goes back unrepaired: another one costs less, agreed by Hut at Nine Tarns");
     }
 
     @Test

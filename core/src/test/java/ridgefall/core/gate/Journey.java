@@ -23,6 +23,7 @@ import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveFact;
@@ -202,6 +203,8 @@ public final class Journey {
                     f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), "Hut at Nine Tarns");
         } else if (fact instanceof StripFact.ScrewsCounted f) {
             return new StripFact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof PartsFact.PartOrdered f) {
+            return new PartsFact.PartOrdered(f.stepId(), "Fellside", null, null, null);
         } else if (fact instanceof ProveFact.HandedOver) {
             return new ProveFact.HandedOver("Hut at Nine Tarns");
         }

@@ -38,6 +38,7 @@ class IntakeStationTest {
                         "intake.earlier",
                         "intake.passcode",
                         "intake.before",
+                        "intake.promised",
                         "before.picture",
                         "before.touch",
                         "before.stylus",

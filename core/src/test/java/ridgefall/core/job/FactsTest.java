@@ -80,7 +80,7 @@ class FactsTest {
                         new DecideFact.ReplacementPriced(new BigDecimal("90"), "EUR"), "Another one costs 90.00 EUR"),
                 Arguments.of(
                         new DecideFact.NotWorthIt("too dear", "Hut warden"),
-                        "Not worth it: too dear, agreed by Hut warden"),
+                        "Goes back unrepaired: too dear, agreed by Hut warden"),
                 Arguments.of(new CarryFact.CarriedOver("stylus-data"), "Stylus data carried over"),
                 Arguments.of(new StripFact.PlugFreed("touch-plug"), "Touch press plug unplugged"));
     }

@@ -3,20 +3,30 @@ package ridgefall.core.parts;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact.CheckAnswered;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.parts.PartsFact.PartArrived;
+import ridgefall.core.parts.PartsFact.PartOrdered;
 import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.parts.PartsFact.PartReturned;
+import ridgefall.core.parts.PartsFact.PartSwapped;
 import ridgefall.core.profile.Brings;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.prove.ProveState;
 import ridgefall.core.separate.SeparateFact.FrontOpened;
 import ridgefall.core.separate.SeparateFact.StretchFreed;
 
@@ -80,5 +90,107 @@ class PartsStationTest {
     @Test
     void aPieceThatChangedHandsIsNoMisTap() {
         assertThat(agreed().append(front()).course().undoable()).isEmpty();
+    }
+
+    @Test
+    void anOrderSaysWhereAndWhenHoldsTheHeatAndIsAnsweredByItsComing() {
+        Journey journey = agreed();
+        PartOrdered order =
+                new PartOrdered("parts.here", "Fellside", LocalDate.of(2026, 3, 6), new BigDecimal("84.5"), "EUR");
+        assertThat(journey.holds(order)).isEmpty();
+        Step here = journey.append(order).step("parts.here");
+        assertThat(here.answer()).isEqualTo("ordered: Fellside, due 2026-03-06, 84.50 EUR");
+        assertThat(here.lead()).isEqualTo(Step.Lead.HAS_COME);
+        assertThat(journey.heldBy(new StretchFreed("top-1"))).contains("parts.here");
+        assertThat(here.choices().get(0).fact()).isEqualTo(new PartArrived("parts.here"));
+        assertThat(journey.append(new PartArrived("parts.here"))
+                        .step("parts.here")
+                        .answer())
+                .isEqualTo("has come");
+        assertThat(Role.DESK.mayRecord(new PartArrived("parts.here"))).isTrue();
+        assertThatThrownBy(() -> agreed().holds(new PartArrived("parts.here"))).hasMessageContaining("stepId");
+        assertThatThrownBy(() -> agreed().holds(new PartOrdered("parts.tea", "Fellside", null, null, null)))
+                .hasMessageContaining("parts.tape");
+    }
+
+    @Test
+    void aPartThatIsNoGoodLeadsToTheReturnsAndIsAskedForAnew() {
+        Journey journey =
+                agreed().append(front(Brings.TAPE)).append(new CheckAnswered("parts.variant", Answer.PASS, null));
+        journey.append(new CheckAnswered("parts.arrival", Answer.FAIL, "stripes"));
+        PartSwapped swap = new PartSwapped(PartKind.FUSED_FRONT, PIECE, PartsFact.Bad.DEAD_ON_ARRIVAL, null, false);
+        assertThat(journey.step("parts.arrival").lead()).isEqualTo(Step.Lead.LEAD_ON);
+        assertThat(journey.step("parts.arrival").choices().get(0).fact()).isEqualTo(swap);
+        journey.append(swap);
+        assertThat(List.of("parts.here", "parts.variant", "parts.tape", "parts.arrival"))
+                .allMatch(id -> journey.step(id).open());
+        assertThat(PartsState.of(journey.state()).bad())
+                .singleElement()
+                .satisfies(bad -> assertThat(bad.part().stockId()).isEqualTo(PIECE));
+        assertThatThrownBy(() -> journey.holds(swap)).hasMessageContaining("a part taken off the shelf for this job");
+    }
+
+    @Test
+    void aPartSwappedAtTheTestIsUnpluggedCarriedOntoAndBondedOnceMore() {
+        Journey journey = new Journey().untilStep("open.picture");
+        assertThatThrownBy(() -> journey.holds(dead(false))).hasMessageContaining("pluggedIn");
+        journey.append(dead(true));
+        assertThat(journey.next().orElseThrow().id()).isEqualTo("parts.here");
+        assertThat(List.of("strip.isolate", "strip.proven", "strip.display-plug", "carry.magnets", "test.plugged"))
+                .allMatch(id -> journey.step(id).open());
+        assertThat(List.of("strip.screws", "clean.bare", "separate.open"))
+                .noneMatch(id -> journey.step(id).open());
+        assertThat(ProveState.of(journey.toTheEnd().state()).handedOverAt()).isPresent();
+    }
+
+    @Test
+    void aSealedFrontIsOpenedBeforeItsPartIsSwapped() {
+        Journey journey = new Journey().until(Station.PROVE);
+        assertThat(journey.heldBy(dead(true))).containsExactly("seal.reopen");
+    }
+
+    private static PartSwapped dead(boolean pluggedIn) {
+        return new PartSwapped(PartKind.FUSED_FRONT, null, PartsFact.Bad.DEAD_AT_TEST, "no picture", pluggedIn);
+    }
+
+    @Test
+    void anotherGradeThanAgreedIsSettledWithTheOwnerWhateverALeadSays() {
+        Journey journey = agreed();
+        journey.append(new RepairAgreed(
+                "fused-front", Grade.REFURBISHED_ORIGINAL, new BigDecimal("189"), "EUR", "Hut at Nine Tarns"));
+        assertThat(journey.stepIds(Station.PARTS)).doesNotContain("parts.agreed");
+        journey.append(front());
+        assertThat(journey.step("parts.agreed").answer())
+                .isEqualTo("agreed: refurbished original; taken: premium copy");
+        assertThat(journey.holds(new StretchFreed("top-1")))
+                .filteredOn(hold -> hold.id().equals("parts.agreed"))
+                .singleElement()
+                .matches(hold -> !hold.overridable());
+        Journey same = journey;
+        assertThat(same.step("parts.agreed").choices())
+                .extracting(choice -> choice.fact().getClass().getSimpleName())
+                .containsExactly("DifferenceAgreed", "RepairAgreed", "PartReturned");
+        same.append(new PartsFact.DifferenceAgreed(Grade.PREMIUM_COPY, "Hut at Nine Tarns"));
+        assertThat(same.step("parts.agreed").answer()).isEqualTo("premium copy, agreed after all");
+    }
+
+    @Test
+    void twoPartsAreEachAskedForAndOneAnswerOfOldCountsForBoth() {
+        DeviceProfile tarn = ShippedBook.profile("brackenholt-tarn-10");
+        Journey journey = new Journey(tarn).until(Station.DECIDE);
+        journey.append(new RepairAgreed("glass-and-panel", null, new BigDecimal("149"), "EUR", "Ferry desk"));
+        assertThat(journey.stepIds(Station.PARTS)).startsWith("parts.here-glass-with-touch", "parts.here-panel");
+        journey.append(new CheckAnswered("parts.here-panel", Answer.PASS, null));
+        assertThat(journey.step("parts.here-glass-with-touch").open()).isTrue();
+        journey.append(new CheckAnswered("parts.here", Answer.PASS, null));
+        assertThat(journey.stepIds(Station.PARTS)).startsWith("parts.here", "parts.variant");
+    }
+
+    @Test
+    void bareGlassIsAskedForNoPicture() {
+        DeviceProfile tarn = ShippedBook.profile("brackenholt-tarn-10");
+        Journey journey = new Journey(tarn).until(Station.DECIDE);
+        journey.append(new RepairAgreed("glass", null, new BigDecimal("99"), "EUR", "Ferry desk"));
+        assertThat(journey.step("parts.arrival").hint()).isEqualTo("touch, before it is needed");
     }
 }

@@ -11,7 +11,11 @@ import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.parts.PartsFact;
+import ridgefall.core.parts.PartsFact.PartSwapped;
+import ridgefall.core.profile.PartKind;
 import ridgefall.core.seal.SealFact.CoverRemoved;
+import ridgefall.core.test.TestFact.FaultChecked;
 
 /** What can be tried with the front loose is tried; camera and light sensor of the demo tablet work only closed. */
 class TestStationTest {
@@ -43,9 +47,9 @@ class TestStationTest {
     }
 
     @Test
-    void whatFailsAsksAgainAndHoldsTheLiners() {
+    void whatFailsLeadsOnAndHoldsTheLiners() {
         Journey journey = loose().until(Station.SEAL).append(touch(Answer.FAIL, null));
-        assertThat(journey.step("open.touch").lead()).isEqualTo(Step.Lead.ASK_AGAIN);
+        assertThat(journey.step("open.touch").lead()).isEqualTo(Step.Lead.LEAD_ON);
         assertThat(journey.heldBy(new CoverRemoved("liner-long"))).containsExactly("open.touch");
         assertThat(journey.append(touch(Answer.PASS, null)).heldBy(new CoverRemoved("liner-long")))
                 .isEmpty();
@@ -71,5 +75,49 @@ class TestStationTest {
                 .hasMessageContaining("functionId is camera; allowed: one of picture, touch");
         assertThatThrownBy(() -> loose().holds(new CheckAnswered("test.smell", Answer.PASS, null)))
                 .hasMessageContaining("allowed: one of test.plugged");
+    }
+
+    @Test
+    void afterAFailureTheCheapestCheckComesNextAndThenTheSameQuestionAnew() {
+        Journey journey = loose().untilStep("open.picture").append(picture(Answer.FAIL));
+        Step check = journey.next().orElseThrow();
+        assertThat(check.id()).isEqualTo("test.fault.picture.reseat");
+        assertThat(check.hint()).isEqualTo("3 min; most likely a plug not home, about 5 in 10");
+        journey.tapNext();
+        assertThat(journey.next().orElseThrow().id()).isEqualTo("open.picture");
+        assertThat(journey.step("open.picture").answer()).isNull();
+        journey.append(picture(Answer.FAIL));
+        // The flex comes with the part: looking at it would change nothing before another part is on.
+        Step swap = journey.next().orElseThrow();
+        assertThat(swap.id()).isEqualTo("test.fault.picture.swap");
+        assertThat(swap.choices().get(0).fact())
+                .isEqualTo(new PartSwapped(PartKind.FUSED_FRONT, null, PartsFact.Bad.DEAD_AT_TEST, null, true));
+        journey.append(swap.choices().get(1).fact());
+        assertThat(journey.next().orElseThrow().id()).isEqualTo("test.fault.picture.flex");
+        journey.append(new FaultChecked("picture", "flex", TestFact.Finding.SOUND));
+        assertThat(journey.next().orElseThrow().id())
+                .as("nothing more to check")
+                .isEqualTo("open.picture");
+        assertThat(journey.step("open.picture").choices())
+                .extracting(Step.Choice::label)
+                .containsExactly("Swap it: to the returns", "Goes back unrepaired", "Works", "Fails", "Can't test");
+    }
+
+    @Test
+    void aProposedCheckHoldsNothing() {
+        Journey journey = loose().until(Station.SEAL).append(picture(Answer.FAIL));
+        assertThat(journey.heldBy(new CoverRemoved("liner-long"))).containsExactly("open.picture");
+    }
+
+    @Test
+    void whatFailedWhenItCameInAndNoFrontCuresHoldsNothing() {
+        Journey journey = new Journey().append(new FunctionTested("sound", Phase.BEFORE, Answer.FAIL, null));
+        journey.untilStep("open.sound").append(new FunctionTested("sound", Phase.OPEN, Answer.FAIL, null));
+        assertThat(journey.step("open.sound").answer()).isEqualTo("Fails, as at intake");
+        assertThat(journey.step("open.sound").open()).isFalse();
+    }
+
+    private static FunctionTested picture(Answer answer) {
+        return new FunctionTested("picture", Phase.OPEN, answer, null);
     }
 }

@@ -1,0 +1,70 @@
+package ridgefall.app.parts;
+
+import java.time.ZoneOffset;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import ridgefall.app.job.Projector;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.JobState;
+import ridgefall.core.parts.PartsState;
+import ridgefall.core.parts.PartsState.Returned;
+
+/** Which pieces of the shelf jobs have taken, and which went to the returns. */
+@Repository
+class TakenParts implements Projector {
+    private final JdbcClient jdbc;
+
+    TakenParts(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    @Override
+    public String name() {
+        return "reservation";
+    }
+
+    @Override
+    public int version() {
+        return 1;
+    }
+
+    @Override
+    public boolean concerns(JobState here, JobState there) {
+        PartsState before = PartsState.of(here);
+        PartsState after = PartsState.of(there);
+        return !before.reserved().keySet().equals(after.reserved().keySet())
+                || before.bad().size() != after.bad().size();
+    }
+
+    @Override
+    public void rebuild(UUID jobId, Course course) {
+        PartsState parts = PartsState.of(course.state());
+        jdbc.sql("delete from reservation where job_id = :job")
+                .param("job", jobId)
+                .update();
+        for (UUID stockId : parts.reserved().keySet()) {
+            jdbc.sql("insert into reservation (job_id, stock_id) values (:job, :stock)")
+                    .param("job", jobId)
+                    .param("stock", stockId)
+                    .update();
+        }
+        jdbc.sql("delete from part_return where job_id = :job")
+                .param("job", jobId)
+                .update();
+        for (Returned bad : parts.bad()) {
+            jdbc.sql("""
+                            insert into part_return (job_id, seq, stock_id, part, why, words, at, who)
+                            values (:job, :seq, :stock, :part, :why, :words, :at, :who)""")
+                    .param("job", jobId)
+                    .param("seq", bad.seq())
+                    .param("stock", bad.part().stockId())
+                    .param("part", bad.part().kind().words())
+                    .param("why", bad.part().why().words())
+                    .param("words", bad.part().words() == null ? "" : bad.part().words())
+                    .param("at", bad.at().atOffset(ZoneOffset.UTC))
+                    .param("who", bad.who())
+                    .update();
+        }
+    }
+}

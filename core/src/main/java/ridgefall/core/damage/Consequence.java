@@ -1,0 +1,141 @@
+package ridgefall.core.damage;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.locationtech.jts.geom.Coordinate;
+import ridgefall.core.damage.DamageFact.Mishap;
+import ridgefall.core.damage.DamageState.Noted;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Point;
+import ridgefall.core.edge.Turn;
+import ridgefall.core.job.JobState;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Area;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.InsideKind;
+
+/**
+ * What a mishap may have harmed, and what is looked at before the front is sealed over it.
+ *
+ * @param place as the hand finds it; null where it has none along the edge
+ * @param beneath what lies there, the worst first, each with what its loss means
+ * @param todo what to look at; null where nothing has to be
+ */
+public record Consequence(Noted mishap, String place, List<String> beneath, String todo) {
+    /** A tool that slips or goes too deep reaches so far along the edge. */
+    private static final double ALONG_MM = 12;
+    /** And so far in, past the border; what lies further in has the panel over it. */
+    private static final double INWARD_MM = 15;
+
+    /** Of all that went wrong to the front that is on now, in the order it did. */
+    public static List<Consequence> all(DeviceProfile profile, JobState state) {
+        DamageState damage = DamageState.of(state);
+        return damage.mishaps().stream()
+                .skip(damage.sealedIn())
+                .map(noted -> of(profile, noted))
+                .toList();
+    }
+
+    static Consequence of(DeviceProfile profile, Noted noted) {
+        Double at = noted.mishap().positionMm();
+        List<String> beneath = at == null ? List.of() : beneath(profile, at);
+        return new Consequence(
+                noted,
+                at == null ? null : place(profile, at),
+                beneath,
+                todo(noted, beneath).orElse(null));
+    }
+
+    /** Whether nothing but words about it was recorded since. */
+    public boolean isLatest(JobState state) {
+        List<Noted> mishaps = DamageState.of(state).mishaps();
+        return state.latest().fact() instanceof DamageFact
+                && mishaps.get(mishaps.size() - 1).seq() == mishap.seq();
+    }
+
+    /** The step before sealing that it asks for. */
+    public String checkId() {
+        return "test.after-" + mishap.seq();
+    }
+
+    private static String place(DeviceProfile profile, double atMm) {
+        return profile.placeName(profile.edge().landmarkAt(atMm)) + ", {mm:" + Math.round(atMm) + "}";
+    }
+
+    private static List<String> beneath(DeviceProfile profile, double atMm) {
+        Turn turn = profile.edge().turn();
+        EdgeInterval reach = turn.grown(new EdgeInterval(atMm, 0), ALONG_MM);
+        Stream<String> onTheEdge = profile.features().stream()
+                .filter(feature -> turn.overlap(feature.where(), reach))
+                .sorted((a, b) -> Double.compare(b.hazard(), a.hazard()))
+                .map(feature -> feature.words()
+                        + (feature.consequence() == null
+                                        || feature.consequence().isBlank()
+                                ? ""
+                                : " (" + feature.consequence() + ")"));
+        Coordinate on = profile.edge().pointAt(atMm);
+        Point at = new Point(on.x, on.y);
+        Stream<String> cables = profile.connectors().stream()
+                .filter(plug ->
+                        plug.cable() != null && plug.cable().route().stream().anyMatch(p -> near(p, at)))
+                .map(Connector::words)
+                .map(words -> "cable of the " + words.toLowerCase(Locale.ROOT));
+        Stream<String> inside = profile.document().inside().stream()
+                .filter(part -> part.kind() == InsideKind.BATTERY || part.kind() == InsideKind.PANEL)
+                .filter(part -> part.area() != null && near(part.area(), at))
+                .map(Inside::words);
+        return Stream.of(onTheEdge, cables, inside)
+                .flatMap(some -> some)
+                .distinct()
+                .toList();
+    }
+
+    private static boolean near(Point point, Point at) {
+        return Math.hypot(point.xMm() - at.xMm(), point.yMm() - at.yMm()) <= INWARD_MM;
+    }
+
+    private static boolean near(Area area, Point at) {
+        double dx = Math.max(Math.max(area.xMm() - at.xMm(), at.xMm() - area.xMm() - area.widthMm()), 0);
+        double dy = Math.max(Math.max(area.yMm() - at.yMm(), at.yMm() - area.yMm() - area.heightMm()), 0);
+        return Math.hypot(dx, dy) <= INWARD_MM;
+    }
+
+    private static Optional<String> todo(Noted noted, List<String> beneath) {
+        String there = beneath.isEmpty() ? "what lies there" : beneath.get(0);
+        return switch (noted.mishap().mishap()) {
+            case SLIP, TOO_DEEP, CUT ->
+                Optional.of("Look at " + there + ": scored, cut or creased? Try what hangs on it");
+            case NEW_CRACK ->
+                onNewFront(noted)
+                        ? Optional.of("The new front is cracked: it does not go on like that")
+                        : Optional.empty();
+            case SCREW_DROPPED ->
+                Optional.of("Find it: a screw under the panel or on a board shorts or cracks something");
+            case CLIP_BROKEN -> Optional.of("Every piece out of the body; does the front hold there without it?");
+            case HOT_SPOT -> Optional.of("Picture even there, no yellow or dark patch; nothing soft, nothing swollen");
+            case SOLVENT_SPILLED -> Optional.of("Dry, nothing hazy or soft, none under the panel or in a socket");
+            case PICK_LOST -> Optional.empty();
+        };
+    }
+
+    /** The old front may crack, it comes off; from bonding on it is the new one's turn. */
+    private static boolean onNewFront(Noted noted) {
+        String step = noted.mishap().stepId();
+        return step != null
+                && Stream.of("bond.", "test.", "open.", "seal.", "after.").anyMatch(step::startsWith);
+    }
+
+    /** Where somebody may have to look at more than one thing. */
+    public String title() {
+        Mishap what = mishap.mishap().mishap();
+        List<String> words = new ArrayList<>(List.of("After the " + what.words().toLowerCase(Locale.ROOT)));
+        if (place != null) {
+            words.add(place);
+        }
+        return String.join(", ", words);
+    }
+}
