@@ -1192,11 +1192,14 @@ export interface components {
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
       | components["schemas"]["CrackMarked"]
+      | components["schemas"]["DataAsked"]
       | components["schemas"]["DentMarked"]
       | components["schemas"]["DifferenceAgreed"]
+      | components["schemas"]["EarlierRepair"]
       | components["schemas"]["FaultChecked"]
       | components["schemas"]["FrontOpened"]
       | components["schemas"]["FrontSeen"]
+      | components["schemas"]["FunctionAdded"]
       | components["schemas"]["FunctionTested"]
       | components["schemas"]["HandedOver"]
       | components["schemas"]["HoldOverridden"]
@@ -1224,6 +1227,7 @@ export interface components {
       | components["schemas"]["Reopened"]
       | components["schemas"]["RepairAgreed"]
       | components["schemas"]["ReplacementPriced"]
+      | components["schemas"]["RisksAccepted"]
       | components["schemas"]["ScrewsCounted"]
       | components["schemas"]["Sealed"]
       | components["schemas"]["SettingChanged"]
@@ -1326,6 +1330,7 @@ export interface components {
       unit: string | null;
       suggestion: string | null;
       mayBeEmpty: boolean;
+      options: string[];
     };
     Checked: {
       flaws: components["schemas"]["Flaw"][];
@@ -2769,6 +2774,15 @@ export interface components {
        */
       type: "CrackMarked";
     };
+    DataAsked: {
+      /** @enum {string} */
+      data: "SAVED_ELSEWHERE" | "NOT_SAVED" | "NONE_ON_IT";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "DataAsked";
+    };
     DentMarked: {
       at: components["schemas"]["Point"];
       /**
@@ -2786,6 +2800,16 @@ export interface components {
        * @enum {string}
        */
       type: "DifferenceAgreed";
+    };
+    EarlierRepair: {
+      /** Format: int32 */
+      missingScrews: number;
+      signs: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "EarlierRepair";
     };
     FaultChecked: {
       faultCheckId: string;
@@ -2813,6 +2837,14 @@ export interface components {
        * @enum {string}
        */
       type: "FrontSeen";
+    };
+    FunctionAdded: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FunctionAdded";
+      words: string;
     };
     FunctionTested: {
       /** @enum {string} */
@@ -3113,6 +3145,14 @@ export interface components {
        * @enum {string}
        */
       type: "ReplacementPriced";
+    };
+    RisksAccepted: {
+      acceptedBy: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "RisksAccepted";
     };
     ScrewsCounted: {
       /** @enum {string} */
@@ -5414,6 +5454,12 @@ export const crackDrawnTypeValues: ReadonlyArray<
 export const crackMarkedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CrackMarked"]["type"]
 > = ["CrackMarked"];
+export const dataAskedDataValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DataAsked"]["data"]
+> = ["SAVED_ELSEWHERE", "NOT_SAVED", "NONE_ON_IT"];
+export const dataAskedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DataAsked"]["type"]
+> = ["DataAsked"];
 export const dentMarkedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["DentMarked"]["type"]
 > = ["DentMarked"];
@@ -5423,6 +5469,9 @@ export const differenceAgreedTakenValues: ReadonlyArray<
 export const differenceAgreedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["DifferenceAgreed"]["type"]
 > = ["DifferenceAgreed"];
+export const earlierRepairTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["EarlierRepair"]["type"]
+> = ["EarlierRepair"];
 export const faultCheckedFindingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["finding"]
 > = ["DONE", "SOUND", "BAD"];
@@ -5438,6 +5487,9 @@ export const frontSeenConditionValues: ReadonlyArray<
 export const frontSeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FrontSeen"]["type"]
 > = ["FrontSeen"];
+export const functionAddedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FunctionAdded"]["type"]
+> = ["FunctionAdded"];
 export const functionTestedAnswerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FunctionTested"]["answer"]
 > = ["PASS", "FAIL", "CANNOT_TEST"];
@@ -5585,6 +5637,9 @@ export const repairAgreedTypeValues: ReadonlyArray<
 export const replacementPricedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ReplacementPriced"]["type"]
 > = ["ReplacementPriced"];
+export const risksAcceptedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["RisksAccepted"]["type"]
+> = ["RisksAccepted"];
 export const screwsCountedDirectionValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["direction"]
 > = ["OUT", "IN"];

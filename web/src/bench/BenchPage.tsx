@@ -7,7 +7,7 @@ import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { Field } from "@/ui/Field";
-import { say } from "@/units/units";
+import { dayWords, say } from "@/units/units";
 import { useBench } from "./useBench";
 
 type BenchJob = Schemas["BenchJob"];
@@ -149,11 +149,6 @@ function JobRow({
           <span className="block truncate text-quiet">
             {job.device}: {job.fault}
           </span>
-          {!closed && (
-            <span className="block truncate text-sm text-quiet">
-              {age(job.openedAt, now)} here, last {job.touchedBy}
-            </span>
-          )}
         </span>
         <span className="min-w-0">
           <span className="block truncate text-lg">
@@ -169,13 +164,20 @@ function JobRow({
             ))}
           </span>
         </span>
-        <span className="w-36 text-right leading-tight">
+        <span className="w-44 text-right text-[0.95rem] leading-snug">
           {timer ? (
             <span className="digits text-2xl">
               {clockWords(secondsLeft(timer.startedAt, timer.seconds, now))}
             </span>
           ) : (
-            !closed && <Days job={job} today={today(now)} />
+            !closed && (
+              <>
+                <Days job={job} today={today(now)} />
+                <span className="block truncate text-quiet">
+                  {age(job.openedAt, now)} old, {job.touchedBy}
+                </span>
+              </>
+            )
           )}
         </span>
       </Link>
@@ -183,16 +185,17 @@ function JobRow({
   );
 }
 
-const short = new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short" });
-
 function today(nowS: number): string {
   return new Date(nowS * 1000).toLocaleDateString("sv");
 }
 
 function age(openedAt: string, nowS: number): string {
-  const hours = Math.max(0, (nowS - Date.parse(openedAt) / 1000) / 3600);
-  const days = Math.floor(hours / 24);
-  return days > 0 ? `${days} ${days === 1 ? "day" : "days"}` : `${Math.floor(hours)} h`;
+  const minutes = Math.max(0, Math.floor((nowS - Date.parse(openedAt) / 1000) / 60));
+  const days = Math.floor(minutes / 1440);
+  if (days > 0) {
+    return `${days} ${days === 1 ? "day" : "days"}`;
+  }
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h`;
 }
 
 /** When the owner was told it is ready, and when its part should be here; late in red. */
@@ -200,7 +203,7 @@ function Days({ job, today }: { job: BenchJob; today: string }) {
   const line = (words: string, day: string | null) =>
     day && (
       <span className={`block ${day < today ? "font-semibold text-alarm" : "text-quiet"}`}>
-        {words} {short.format(new Date(`${day}T12:00`))}
+        {words} {dayWords(day)}
         {day < today && ", late"}
       </span>
     );

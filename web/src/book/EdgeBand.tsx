@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import type { Edge } from "@/edge/useEdge";
 import { useUnits } from "@/session/useSession";
-import { length } from "@/units/units";
+import { length, ruler } from "@/units/units";
 import { useSize } from "@/ui/useSize";
 import { type Feature, tenth, wrapped } from "./document";
 import { dragged, type Drawing, type Part, places, SNAP_PX } from "./dragging";
@@ -175,12 +175,11 @@ export function EdgeBand({ document, edge, chosen, wrong, onChoose, onSet, onBeg
         })}
         <Widths y={bottom + 4} words="border" widths={edge.borders} x={x} most={edge.borderMm * 1.6} />
         <Widths y={bottom + 30} words="ledge" widths={edge.ledges} x={x} most={edge.borderMm * 1.6} />
-        {x
-          .ticks(9)
-          .filter((tick) => x(tick) < width - 60)
-          .map((tick) => (
-            <text key={tick} x={x(tick) + 2} y={bottom + 72} fontSize="13" fill="var(--quiet)">
-              {length(tick, units)}
+        {ruler(x.domain()[1] ?? 0, 9, units)
+          .filter((mark) => x(mark.at) < width - 60)
+          .map((mark) => (
+            <text key={mark.at} x={x(mark.at) + 2} y={bottom + 72} fontSize="13" fill="var(--quiet)">
+              {mark.words}
             </text>
           ))}
       </svg>

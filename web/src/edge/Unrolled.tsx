@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { PointerEvent } from "react";
-import { length as lengthWords, type Units } from "@/units/units";
+import { ruler, type Units } from "@/units/units";
 import { useSize } from "@/ui/useSize";
 import { FILL, type Pin, type Track } from "./pieces";
 import type { Edge } from "./useEdge";
@@ -143,12 +143,11 @@ export function Unrolled({
             )}
           </g>
         ))}
-        {x
-          .ticks(Math.min(9, Math.floor(width / 80)))
-          .filter((tick) => x(tick) < width - 60)
-          .map((tick) => (
-            <text key={tick} x={x(tick) + 2} y={height - 4} fontSize="13" fill="var(--quiet)">
-              {lengthWords(tick, units)}
+        {ruler(x.domain()[1] ?? 0, Math.min(9, Math.floor(width / 80)), units)
+          .filter((mark) => x(mark.at) < width - 60)
+          .map((mark) => (
+            <text key={mark.at} x={x(mark.at) + 2} y={height - 4} fontSize="13" fill="var(--quiet)">
+              {mark.words}
             </text>
           ))}
       </svg>

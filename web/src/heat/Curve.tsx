@@ -2,7 +2,7 @@ import { useId } from "react";
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { clockWords } from "@/time/clock";
-import { temperature, type Units } from "@/units/units";
+import { degrees, temperature, type Units } from "@/units/units";
 import { useSize } from "@/ui/useSize";
 import type { Forecast, Guarded } from "./useHeat";
 
@@ -172,9 +172,16 @@ export function Curve({ course, units, elapsed }: { course: Course; units: Units
             {clockWords(tick)}
           </text>
         ))}
-        {y.ticks(5).map((tick) => (
-          <text key={tick} x={LEFT - 8} y={y(tick) + 5} fontSize="14" fill="var(--quiet)" textAnchor="end">
-            {temperature(tick, units)}
+        {degrees(20, top, 5, units).map((mark) => (
+          <text
+            key={mark.at}
+            x={LEFT - 8}
+            y={y(mark.at) + 5}
+            fontSize="14"
+            fill="var(--quiet)"
+            textAnchor="end"
+          >
+            {mark.words}
           </text>
         ))}
       </svg>

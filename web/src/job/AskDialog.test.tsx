@@ -9,8 +9,24 @@ const bend = {
   mine: true,
   fact: { type: "BendMarked", corner: "TOP_LEFT", gapMm: 0, bentMm: null },
   asks: [
-    { field: "gapMm", label: "Gap", kind: "NUMBER", unit: "mm", suggestion: null, mayBeEmpty: false },
-    { field: "bentMm", label: "Over", kind: "NUMBER", unit: "mm", suggestion: null, mayBeEmpty: true },
+    {
+      field: "gapMm",
+      label: "Gap",
+      kind: "NUMBER",
+      unit: "mm",
+      suggestion: null,
+      mayBeEmpty: false,
+      options: [],
+    },
+    {
+      field: "bentMm",
+      label: "Over",
+      kind: "NUMBER",
+      unit: "mm",
+      suggestion: null,
+      mayBeEmpty: true,
+      options: [],
+    },
   ],
 } satisfies Schemas["ChoiceView"];
 

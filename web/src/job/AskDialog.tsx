@@ -2,6 +2,7 @@ import { useState } from "react";
 import { ProblemError } from "@/api/client";
 import { useSubmit } from "@/api/useSubmit";
 import { say, typed, unitLabel, type Units } from "@/units/units";
+import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { Form } from "@/ui/Form";
 import { Modal } from "@/ui/Modal";
@@ -92,17 +93,27 @@ function Asking({
         return ask.kind === "JOB" ? (
           <FindJob key={ask.field} id={ask.field} label={ask.label} chosen={value} onChoose={put} />
         ) : (
-          <Field
-            key={ask.field}
-            id={ask.field}
-            label={ask.label}
-            type={ask.kind === "DATE" ? "date" : "text"}
-            inputMode={ask.kind === "NUMBER" ? "decimal" : undefined}
-            autoComplete="off"
-            suffix={unitLabel(ask.unit, units)}
-            value={value}
-            onChange={(e) => put(e.target.value)}
-          />
+          <div key={ask.field} className="space-y-2">
+            {ask.options.length > 0 && (
+              <div className="flex flex-wrap gap-2">
+                {ask.options.map((option) => (
+                  <Button key={option} aria-pressed={value === option} onClick={() => put(option)}>
+                    {option}
+                  </Button>
+                ))}
+              </div>
+            )}
+            <Field
+              id={ask.field}
+              label={ask.label}
+              type={ask.kind === "DATE" ? "date" : "text"}
+              inputMode={ask.kind === "NUMBER" ? "decimal" : undefined}
+              autoComplete="off"
+              suffix={unitLabel(ask.unit, units)}
+              value={value}
+              onChange={(e) => put(e.target.value)}
+            />
+          </div>
         );
       })}
     </Form>

@@ -12,7 +12,7 @@ const SIDE =
 /** Two of half the height beside each other's edge: they are for the moment something goes wrong. */
 const STACK = "flex w-24 lg:w-32 flex-col divide-y-2 divide-deep-quiet/40 border-l-2 border-deep-quiet/40";
 const HALF =
-  "flex flex-1 items-center justify-between gap-1 px-2.5 text-left leading-tight disabled:opacity-40";
+  "flex flex-1 items-center justify-between gap-1 px-2.5 text-left leading-tight disabled:opacity-40 [&_kbd]:self-center";
 
 /** The one thing to do now, as large as a hand; everything else small beside it. */
 export function NextBar({

@@ -18,7 +18,7 @@ export function StopDialog({
   onClose: () => void;
 }) {
   return (
-    <Modal title="Stop" open={step !== null} onClose={onClose} wide>
+    <Modal title="Stop" open={step !== null} onClose={onClose} wide quiet>
       {step && (
         <div className="space-y-4">
           <p className="flex items-center gap-3 text-3xl font-bold text-alarm">

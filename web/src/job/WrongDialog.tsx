@@ -60,7 +60,7 @@ export function WrongDialog({
     </Button>
   );
   return (
-    <Modal title="Something else happened" open={open} onClose={onClose} wide>
+    <Modal title="Something else happened" open={open} onClose={onClose} wide quiet>
       {mishaps.length > 0 && (
         <>
           <p className="mb-2 text-quiet">

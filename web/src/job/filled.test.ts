@@ -9,7 +9,15 @@ const wedge = {
   mine: true,
   fact: { type: "WedgeSet", positionMm: 0 },
   asks: [
-    { field: "positionMm", label: "Where", kind: "PLACE", unit: "mm", suggestion: null, mayBeEmpty: false },
+    {
+      field: "positionMm",
+      label: "Where",
+      kind: "PLACE",
+      unit: "mm",
+      suggestion: null,
+      mayBeEmpty: false,
+      options: [],
+    },
   ],
 } satisfies Choice;
 

@@ -7,12 +7,15 @@ export function Modal({
   open,
   onClose,
   wide = false,
+  quiet = false,
   children,
 }: {
   title: string;
   open: boolean;
   onClose: () => void;
   wide?: boolean;
+  /** Nothing in it is a space bar away: a pedal that bounces must not answer. */
+  quiet?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -21,6 +24,14 @@ export function Modal({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-deep/60" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={
+            quiet
+              ? (event) => {
+                  event.preventDefault();
+                  (event.currentTarget as HTMLElement).focus();
+                }
+              : undefined
+          }
           className={clsx(
             "fixed top-1/2 left-1/2 z-50 max-h-[90vh] max-w-[94vw] -translate-1/2 overflow-auto rounded-lg border-2 border-ink bg-ground p-5",
             wide ? "w-[52rem]" : "w-[34rem]",

@@ -1,3 +1,5 @@
+import { scaleLinear } from "d3-scale";
+
 /** How a person reads numbers; the app itself works in °C and mm. */
 export interface Units {
   temperature: string;
@@ -38,6 +40,28 @@ export function length(mm: number, units: Units): string {
   return `${number(value, digits)} ${unit}`;
 }
 
+export interface RoundMark {
+  at: number;
+  words: string;
+}
+
+/** Round marks of the reader's ruler along so many millimetres. */
+export function ruler(lengthMm: number, marks: number, units: Units): RoundMark[] {
+  const unitMm = units.length === "in" ? 25.4 : 1;
+  return scaleLinear([0, lengthMm / unitMm], [0, 1])
+    .ticks(marks)
+    .map((at) => ({ at: at * unitMm, words: `${at} ${units.length}` }));
+}
+
+/** Round marks of the reader's thermometer between two temperatures in °C. */
+export function degrees(fromC: number, toC: number, marks: number, units: Units): RoundMark[] {
+  const fahrenheit = units.temperature === "F";
+  const shown = (celsius: number) => (fahrenheit ? (celsius * 9) / 5 + 32 : celsius);
+  return scaleLinear([shown(fromC), shown(toC)], [0, 1])
+    .ticks(marks)
+    .map((at) => ({ at: fahrenheit ? ((at - 32) * 5) / 9 : at, words: `${at} °${units.temperature}` }));
+}
+
 /** A length that must not be passed: never rounded up. */
 export function lengthAtMost(mm: number, units: Units): string {
   const { value, digits, unit } = measured(mm, units);
@@ -55,11 +79,22 @@ export function duration(seconds: number): string {
   return rest === 0 ? `${minutes} min` : `${minutes} min ${rest} s`;
 }
 
-/** Puts numbers that the core left as {unit:value} into the reader's units. */
+const day = new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short" });
+
+/** A day such as 2026-12-01, without its year: what is promised or due is near. */
+export function dayWords(iso: string): string {
+  return day.format(new Date(`${iso}T12:00`));
+}
+
+/** Puts numbers and days that the core left as {unit:value} into the reader's units. */
 export function say(text: string, units: Units): string {
-  return text.replace(/\{(C|t|K|mm|s):(-?[\d.]+)\}/g, (_, unit: string, value: string) => {
+  return text.replace(/\{(C|t|K|mm|most|s|day):(-?[\d.-]+)\}/g, (_, unit: string, value: string) => {
     const n = Number(value);
     switch (unit) {
+      case "day":
+        return dayWords(value);
+      case "most":
+        return lengthAtMost(n, units);
       case "C":
         return temperature(n, units);
       case "t":

@@ -91,7 +91,7 @@ class RecordJournals {
         for (int tap = 0; tap < TAPS; tap++) {
             List<Entry> entries = app.bean(Jobs.class).course(job).journal();
             Course course = app.bean(Plans.class).course(entries);
-            Optional<Step> next = Course.next(course.steps());
+            Optional<Step> next = course.next();
             if (next.isEmpty()) {
                 return;
             }

@@ -201,7 +201,11 @@ final class Browser implements AutoCloseable {
     }
 
     private void clickFirst(String xpath) {
-        await(() -> driver.findElement(By.xpath(xpath))).click();
+        // What is drawn anew between finding and clicking is found once more.
+        await(() -> {
+            driver.findElement(By.xpath(xpath)).click();
+            return true;
+        });
     }
 
     void station(String words) {
@@ -302,7 +306,7 @@ final class Browser implements AutoCloseable {
     }
 
     /** A person waits for the screen to answer; what comes next may depend on it. */
-    private void awaitAnswers() {
+    void awaitAnswers() {
         new WebDriverWait(driver, PATIENCE, Duration.ofMillis(30))
                 .until(d -> driver.findElements(By.cssSelector("footer[data-pending]:not([data-pending='0'])"))
                         .isEmpty());

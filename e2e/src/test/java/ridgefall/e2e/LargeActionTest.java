@@ -17,27 +17,29 @@ class LargeActionTest {
     }
 
     @Test
-    void afterFailsTheQuestionIsPutAgainAndAwayFromItsStationItLeadsBack(Visit visit) {
+    void afterABadAnswerTheQuestionIsPutAgainAndAwayFromItsStationItLeadsBack(Visit visit) {
         Browser bench =
-                visit.browser().signIn().takeIn("Failing hut", "cracked").skipTo("open.touch");
+                visit.browser().signIn().takeIn("Failing hut", "cracked").skipTo("clean.flat");
         bench.tap("2");
+        bench.type("reason", "glue in a corner");
         bench.awaitText("Check again");
         long before = recorded(bench);
         bench.tap("1");
         bench.tap(Keys.SPACE);
-        bench.awaitText("Touch everywhere: and now?");
+        bench.awaitText("Ledge flat, dry and shiny: and now?");
         bench.tap(Keys.SPACE);
         assertThat(recorded(bench))
                 .as("neither figure nor space recorded anything")
                 .isEqualTo(before);
         bench.station("Seal");
-        bench.awaitText("Back to Test");
+        bench.awaitText("Back to Clean");
         bench.tap("1");
         bench.tap(Keys.SPACE);
-        bench.awaitText("Touch everywhere: and now?");
+        bench.awaitText("Ledge flat, dry and shiny: and now?");
         assertThat(recorded(bench)).isEqualTo(before);
         bench.tap("1");
-        bench.awaitStep("open.stylus");
+        bench.awaitStep("bond.school");
+        bench.awaitAnswers();
         assertThat(recorded(bench)).isEqualTo(before + 1);
     }
 

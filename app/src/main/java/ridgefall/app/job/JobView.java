@@ -104,7 +104,13 @@ public record JobView(
                     choice.fact(),
                     choice.asks().stream()
                             .map(a -> new AskView(
-                                    a.field(), a.label(), a.kind(), a.unit(), a.suggestion(), a.mayBeEmpty()))
+                                    a.field(),
+                                    a.label(),
+                                    a.kind(),
+                                    a.unit(),
+                                    a.suggestion(),
+                                    a.mayBeEmpty(),
+                                    a.options()))
                             .toList());
         }
     }
@@ -115,7 +121,8 @@ public record JobView(
             Step.Ask.Kind kind,
             @Schema(nullable = true) String unit,
             @Schema(nullable = true) String suggestion,
-            boolean mayBeEmpty) {}
+            boolean mayBeEmpty,
+            List<String> options) {}
 
     public record TimerView(long seq, TimerKind.Warmth warmth, String words, Instant startedAt, int seconds) {
         static List<TimerView> running(Course course) {
@@ -237,7 +244,7 @@ public record JobView(
         DeviceProfile profile = course.profile();
         List<Step> steps = course.steps();
         FactWords words = course.words(steps);
-        Optional<Step> next = Course.next(steps);
+        Optional<Step> next = course.next(steps);
         List<Entry> effective = JobState.effective(course.journal());
         List<EntryView> journal = new ArrayList<>(course.journal().stream()
                 .map(entry -> EntryView.of(entry, words, !effective.contains(entry)))

@@ -33,8 +33,9 @@ public final class CleanStation implements StationRoom {
                 Checks.check(
                         state,
                         "clean.bare",
-                        "Ledge bare of glue and glass",
-                        "blade first, away from hand and cables; shards into the rigid bin",
+                        profile.bonded() ? "Ledge bare of glue and glass" : "Gasket channel and clip seats bare",
+                        (profile.bonded() ? "blade first, away from hand and cables; " : "brush, never a blade; ")
+                                + "shards into the rigid bin",
                         "Bare"),
                 Checks.check(
                         state,
@@ -66,7 +67,13 @@ public final class CleanStation implements StationRoom {
                 "Ledge flat, dry and shiny",
                 "run a nail along it, corners too",
                 "Flat and shiny"));
-        return steps;
+        // Nothing was glued where clips hold: there is no solvent and nothing to dry. What was done all the same stays
+        // told.
+        return profile.bonded()
+                ? steps
+                : steps.stream()
+                        .filter(step -> step.id().equals("clean.bare") || step.answer() != null)
+                        .toList();
     }
 
     @Override

@@ -99,6 +99,9 @@ public final class Course {
     public static final List<TimerKind> CLOCKS =
             List.of(HeatFact.SOAK, HeatFact.WORKABLE, CleanStation.DRYING, SealStation.PRESSING);
 
+    /** As the book has it: what is computed depends on nothing that was added on the spot. */
+    private final DeviceProfile asInBook;
+
     private final DeviceProfile profile;
     private final List<Entry> journal;
     private final JobState state;
@@ -123,7 +126,8 @@ public final class Course {
     }
 
     private Course(DeviceProfile profile, List<Entry> journal, JobState state, Planning planning, Instant now) {
-        this.profile = profile;
+        this.asInBook = profile;
+        this.profile = profile.doing(IntakeState.of(state).functionsAdded());
         this.journal = journal;
         this.state = state;
         this.planning = planning;
@@ -151,7 +155,7 @@ public final class Course {
 
     /** The same as it stands at another time: a device that lies there gets cold. */
     public Course at(Instant other) {
-        return new Course(profile, journal, state, planning, other);
+        return new Course(asInBook, journal, state, planning, other);
     }
 
     /** The records that can stand in a journal as this version knows it. */
@@ -166,7 +170,7 @@ public final class Course {
         List<Entry> longer = Fold.plus(journal, entry);
         boolean takesBack = entry.fact() instanceof JobFact.Undone;
         return new Course(
-                profile, longer, takesBack ? JobState.of(longer) : state.with(entry), planning, entry.happenedAt());
+                asInBook, longer, takesBack ? JobState.of(longer) : state.with(entry), planning, entry.happenedAt());
     }
 
     public JobState state() {
@@ -189,7 +193,7 @@ public final class Course {
      */
     public HeatQuestion heatQuestion() {
         onlyBonded();
-        return HeatQuestion.of(profile, state, planning.sources());
+        return HeatQuestion.of(asInBook, state, planning.sources());
     }
 
     /** The best plan of each source for this device in this condition, the best of all first. */
@@ -209,7 +213,7 @@ public final class Course {
 
     /** Ways of laying strips, the best first; none where something else holds the front. */
     public List<StripPlan> strips() {
-        return bond.strips(profile, state);
+        return bond.strips(asInBook, state);
     }
 
     /** Everything that stands between the front and its seat; nothing once it is sealed. */
@@ -271,6 +275,9 @@ public final class Course {
 
     /** The first step that is still open; empty once handed over. No station is asked that comes after it. */
     public Optional<Step> next() {
+        if (ProveState.of(state).handedOverAt().isPresent()) {
+            return Optional.empty();
+        }
         Optional<Step> due = rooms().flatMap(room -> room.steps(profile, state).stream())
                 .filter(Step::open)
                 .findFirst();
@@ -300,9 +307,11 @@ public final class Course {
                 .orElse(Waits.HANDS);
     }
 
-    /** The first of these steps that is still open. */
-    public static Optional<Step> next(List<Step> steps) {
-        return steps.stream().filter(Step::open).findFirst();
+    /** The first of its steps that is still open, where they are at hand; empty once handed over. */
+    public Optional<Step> next(List<Step> steps) {
+        return ProveState.of(state).handedOverAt().isPresent()
+                ? Optional.empty()
+                : steps.stream().filter(Step::open).findFirst();
     }
 
     /** What is said of a cell that is a danger, at any moment: the first in haste, the others once it lies safe. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
@@ -15,6 +16,8 @@ import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -287,6 +290,119 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
         }
     }
 
+    /** What the owner said about what is stored on it. */
+    enum DataKept {
+        SAVED_ELSEWHERE("saved elsewhere"),
+        NOT_SAVED("not saved: the owner knows that it may be lost"),
+        NONE_ON_IT("nothing on it that matters");
+
+        private final String words;
+
+        DataKept(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** The owner was asked, for the record. */
+    record DataAsked(DataKept data) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.present("data", data);
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.said(before.owner().data(data));
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Data on it: " + data.words();
+        }
+    }
+
+    /** The owner knows what opening it can cost, and has it opened all the same. */
+    record RisksAccepted(String acceptedBy) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.text("acceptedBy", acceptedBy, 80);
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.said(before.owner().accepted(acceptedBy));
+        }
+
+        @Override
+        public Optional<String> ownersField() {
+            return Optional.of("acceptedBy");
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Risks of opening accepted by " + acceptedBy;
+        }
+    }
+
+    /** It does something that its profile does not name: tried from here on like all it does. */
+    record FunctionAdded(String words) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.text("words", words, 60);
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.adding(
+                    new Function("added-" + entry.seq(), words, List.of(Seating.OPEN, Seating.CLOSED), null));
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "It has: " + words;
+        }
+    }
+
+    /**
+     * Somebody was inside before.
+     *
+     * @param missingScrews that were not in their holes when it came in, 0–40
+     */
+    record EarlierRepair(String signs, int missingScrews) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.text("signs", signs, 200);
+            Allowed.between("missingScrews", missingScrews, 0, 40, "screws");
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.looked(before.unit().earlier(Optional.of(this)));
+        }
+
+        @Override
+        public Set<String> answers() {
+            return Set.of("intake.earlier");
+        }
+
+        @Override
+        public boolean voids(String id) {
+            return id.equals("intake.earlier");
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Signs of an earlier repair: " + signs
+                    + (missingScrews == 0
+                            ? ""
+                            : ", " + missingScrews + (missingScrews == 1 ? " screw" : " screws") + " missing");
+        }
+    }
+
     /** When the owner was told that it will be ready. */
     record Promised(LocalDate on) implements IntakeFact {
         @Override
@@ -306,7 +422,7 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
 
         @Override
         public String words(FactWords told) {
-            return "Promised for " + on;
+            return "Promised for {day:" + on + "}";
         }
     }
 

@@ -8,12 +8,16 @@ import java.util.Set;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.intake.IntakeFact.Battery;
 import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.intake.IntakeFact.DataKept;
+import ridgefall.core.intake.IntakeFact.EarlierRepair;
 import ridgefall.core.intake.IntakeFact.JobOpened;
 import ridgefall.core.intake.IntakeFact.PhotoTaken;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
+import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.stop.StopFact;
 
@@ -21,6 +25,8 @@ import ridgefall.core.stop.StopFact;
  * How a device came in.
  *
  * @param opened null before the first fact, as is its time
+ * @param functionsAdded what it does that its profile does not name
+ * @param begun whether something was done to it that nothing brings back
  * @param cracks tapped on the edge, in the order they were
  * @param marks drawn on the outline, in the order they were
  */
@@ -28,10 +34,14 @@ public record IntakeState(
         JobOpened opened,
         Instant openedAt,
         Unit unit,
+        Owner owner,
+        boolean begun,
+        List<Function> functionsAdded,
         List<EdgeInterval> cracks,
         List<Mark> marks,
         List<PhotoTaken> photos) {
-    static final IntakeState NOTHING = new IntakeState(null, null, Unit.UNSEEN, List.of(), List.of(), List.of());
+    static final IntakeState NOTHING =
+            new IntakeState(null, null, Unit.UNSEEN, Owner.SILENT, false, List.of(), List.of(), List.of(), List.of());
 
     /** Half the width, along the edge, that a crack tapped at one place is taken to have. */
     private static final double TAPPED_CRACK_HALF_MM = 4;
@@ -55,64 +65,116 @@ public record IntakeState(
             Optional<Boolean> canSwitchOff,
             Set<Symptom> symptoms,
             Optional<Long> cameFrom,
-            Optional<LocalDate> promisedOn) {
+            Optional<LocalDate> promisedOn,
+            Optional<EarlierRepair> earlier) {
         static final Unit UNSEEN = new Unit(
-                Optional.empty(), Optional.empty(), Optional.empty(), Set.of(), Optional.empty(), Optional.empty());
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Set.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
 
         Unit front(FrontCondition seen) {
-            return new Unit(Optional.of(seen), battery, canSwitchOff, symptoms, cameFrom, promisedOn);
+            return new Unit(Optional.of(seen), battery, canSwitchOff, symptoms, cameFrom, promisedOn, earlier);
         }
 
         Unit battery(Optional<Battery> seen) {
-            return new Unit(front, seen, canSwitchOff, symptoms, cameFrom, promisedOn);
+            return new Unit(front, seen, canSwitchOff, symptoms, cameFrom, promisedOn, earlier);
         }
 
         Unit canSwitchOff(boolean can) {
-            return new Unit(front, battery, Optional.of(can), symptoms, cameFrom, promisedOn);
+            return new Unit(front, battery, Optional.of(can), symptoms, cameFrom, promisedOn, earlier);
         }
 
         Unit symptom(Symptom symptom, boolean present) {
             Set<Symptom> seen = present ? Fold.plus(symptoms, symptom) : Fold.minus(symptoms, symptom);
-            return new Unit(front, battery, canSwitchOff, seen, cameFrom, promisedOn);
+            return new Unit(front, battery, canSwitchOff, seen, cameFrom, promisedOn, earlier);
         }
 
         Unit cameFrom(long jobNumber) {
-            return new Unit(front, battery, canSwitchOff, symptoms, Optional.of(jobNumber), promisedOn);
+            return new Unit(front, battery, canSwitchOff, symptoms, Optional.of(jobNumber), promisedOn, earlier);
+        }
+
+        Unit earlier(Optional<EarlierRepair> signs) {
+            return new Unit(front, battery, canSwitchOff, symptoms, cameFrom, promisedOn, signs);
         }
 
         Unit promised(LocalDate on) {
-            return new Unit(front, battery, canSwitchOff, symptoms, cameFrom, Optional.of(on));
+            return new Unit(front, battery, canSwitchOff, symptoms, cameFrom, Optional.of(on), earlier);
+        }
+    }
+
+    /** What the owner was asked; empty where nobody asked. */
+    record Owner(Optional<DataKept> data, Optional<String> risksAcceptedBy) {
+        static final Owner SILENT = new Owner(Optional.empty(), Optional.empty());
+
+        Owner data(DataKept said) {
+            return new Owner(Optional.of(said), risksAcceptedBy);
+        }
+
+        Owner accepted(String by) {
+            return new Owner(data, Optional.of(by));
         }
     }
 
     /** A cell that a lead lets go on is looked at once more. */
     IntakeState hears(Entry entry) {
-        return entry.fact() instanceof StopFact.LetGoOn ? looked(unit.battery(Optional.empty())) : this;
+        if (entry.fact() instanceof StopFact.LetGoOn) {
+            return looked(unit.battery(Optional.empty()));
+        } else if (entry.fact() instanceof JobFact.CheckAnswered none
+                && none.checkId().equals("intake.earlier")) {
+            return looked(unit.earlier(Optional.empty()));
+        }
+        return entry.fact().irreversible() && !begun
+                ? new IntakeState(opened, openedAt, unit, owner, true, functionsAdded, cracks, marks, photos)
+                : this;
+    }
+
+    IntakeState adding(Function function) {
+        return new IntakeState(
+                opened, openedAt, unit, owner, begun, Fold.plus(functionsAdded, function), cracks, marks, photos);
+    }
+
+    IntakeState said(Owner answers) {
+        return new IntakeState(opened, openedAt, unit, answers, begun, functionsAdded, cracks, marks, photos);
     }
 
     IntakeState opened(JobOpened by, Instant at) {
-        return new IntakeState(by, at, unit, cracks, marks, photos);
+        return new IntakeState(by, at, unit, owner, begun, functionsAdded, cracks, marks, photos);
     }
 
     IntakeState looked(Unit seen) {
-        return new IntakeState(opened, openedAt, seen, cracks, marks, photos);
+        return new IntakeState(opened, openedAt, seen, owner, begun, functionsAdded, cracks, marks, photos);
     }
 
     IntakeState cracked(EdgeInterval crack) {
-        return new IntakeState(opened, openedAt, unit, Fold.plus(cracks, crack), marks, photos);
+        return new IntakeState(
+                opened, openedAt, unit, owner, begun, functionsAdded, Fold.plus(cracks, crack), marks, photos);
     }
 
     IntakeState marked(long seq, IntakeFact mark) {
-        return new IntakeState(opened, openedAt, unit, cracks, Fold.plus(marks, new Mark(seq, mark)), photos);
+        return new IntakeState(
+                opened,
+                openedAt,
+                unit,
+                owner,
+                begun,
+                functionsAdded,
+                cracks,
+                Fold.plus(marks, new Mark(seq, mark)),
+                photos);
     }
 
     IntakeState unmarked(long seq) {
         List<Mark> left = marks.stream().filter(mark -> mark.seq() != seq).toList();
-        return new IntakeState(opened, openedAt, unit, cracks, left, photos);
+        return new IntakeState(opened, openedAt, unit, owner, begun, functionsAdded, cracks, left, photos);
     }
 
     IntakeState pictured(PhotoTaken photo) {
-        return new IntakeState(opened, openedAt, unit, cracks, marks, Fold.plus(photos, photo));
+        return new IntakeState(
+                opened, openedAt, unit, owner, begun, functionsAdded, cracks, marks, Fold.plus(photos, photo));
     }
 
     public Optional<FrontCondition> front() {
@@ -138,6 +200,15 @@ public record IntakeState(
 
     public Optional<LocalDate> promisedOn() {
         return unit.promisedOn;
+    }
+
+    public Optional<EarlierRepair> earlierRepair() {
+        return unit.earlier;
+    }
+
+    /** Screws that were missing when it came in. */
+    public int missingScrews() {
+        return unit.earlier.map(EarlierRepair::missingScrews).orElse(0);
     }
 
     public List<BendMarked> bends() {

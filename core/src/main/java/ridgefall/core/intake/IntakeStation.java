@@ -3,6 +3,8 @@ package ridgefall.core.intake;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
 import ridgefall.core.intake.IntakeFact.Battery;
@@ -30,6 +32,11 @@ public final class IntakeStation implements StationRoom {
     /** A finger that draws a crack out of the face goes a little too far. */
     private static final double OUTSIDE_MM = 5;
 
+    private static final String MORE = "intake.more";
+
+    private static final List<String> OFTEN =
+            List.of("Payment at a reader", "Fingerprint or home key", "Stylus draws straight", "Mobile network");
+
     @Override
     public Station station() {
         return Station.INTAKE;
@@ -42,8 +49,13 @@ public final class IntakeStation implements StationRoom {
         steps.add(battery(state));
         steps.add(power(state));
         steps.addAll(unit(state));
+        // Whoever began before this was asked is not asked any more.
+        owner(state).stream()
+                .filter(step -> !step.open() || !IntakeState.of(state).begun())
+                .forEach(steps::add);
         steps.add(before(state));
         steps.add(promised(state));
+        steps.add(more(profile, state));
         for (Function function : profile.functions()) {
             steps.add(Checks.function(state, function, Phase.BEFORE));
         }
@@ -77,14 +89,7 @@ public final class IntakeStation implements StationRoom {
                         "Cases, grips, stickers",
                         "off; what can't come off is propped level on the plate",
                         "Nothing stuck on"),
-                noted(
-                        state,
-                        "intake.earlier",
-                        "Signs of an earlier repair",
-                        "missing screws, puckered tape, bent shield, loose ribbon",
-                        "None",
-                        "Signs",
-                        "Which?"),
+                earlier(state),
                 noted(
                         state,
                         "intake.passcode",
@@ -93,6 +98,92 @@ public final class IntakeStation implements StationRoom {
                         "To the lock screen",
                         "Owner unlocks now",
                         "What may be opened"));
+    }
+
+    /** A profile of a class knows what most of them have; this one may have more. */
+    private static Step more(DeviceProfile profile, JobState state) {
+        List<Choice> choices = new ArrayList<>();
+        choices.add(Step.go("Nothing more", new JobFact.CheckAnswered(MORE, Answer.PASS, null)));
+        for (String function : OFTEN) {
+            if (profile.functions().stream().noneMatch(known -> known.words().equals(function))) {
+                choices.add(Step.other(function, new IntakeFact.FunctionAdded(function)));
+            }
+        }
+        choices.add(Step.other(
+                "Something else",
+                new IntakeFact.FunctionAdded("?"),
+                new Ask("words", "What it does", Ask.Kind.TEXT, null, null)));
+        Step step = Step.open(
+                MORE,
+                Station.INTAKE,
+                "Has it more than is asked below?",
+                "what is not on the list is not tested, and missed afterwards",
+                choices.toArray(Choice[]::new));
+        List<Function> added = IntakeState.of(state).functionsAdded();
+        Step answered = state.passed(MORE)
+                ? step.answered(
+                        added.isEmpty()
+                                ? "nothing more"
+                                : added.stream().map(Function::words).collect(Collectors.joining(", ")))
+                : step;
+        boolean asked = profile.document().generic() && !IntakeState.of(state).begun();
+        return asked ? answered : answered.asOptional();
+    }
+
+    private static Step earlier(JobState state) {
+        Step step = noted(
+                        state,
+                        "intake.earlier",
+                        "Signs of an earlier repair",
+                        "missing screws, puckered tape, bent shield, loose ribbon",
+                        "None",
+                        "Signs",
+                        "Which?")
+                .choosing(
+                        Step.go("None", new JobFact.CheckAnswered("intake.earlier", Answer.PASS, null)),
+                        Step.other(
+                                "Signs",
+                                new IntakeFact.EarlierRepair("?", 0),
+                                new Ask("signs", "Which?", Ask.Kind.TEXT, null, null),
+                                new Ask("missingScrews", "Screws missing", Ask.Kind.NUMBER, null, "0")));
+        return IntakeState.of(state)
+                .earlierRepair()
+                .filter(signs -> state.check("intake.earlier").isEmpty())
+                .map(signs -> step.answered(signs.signs()
+                        + (signs.missingScrews() == 0 ? "" : ", " + signs.missingScrews() + " screws missing")))
+                .orElse(step);
+    }
+
+    /** What the owner answers for while standing there. */
+    private static List<Step> owner(JobState state) {
+        Step data = Step.open(
+                "intake.data",
+                Station.INTAKE,
+                "What is stored on it",
+                "ask the owner: a display job seldom costs data, a dead board or a stop does",
+                Step.go("Saved elsewhere", new IntakeFact.DataAsked(IntakeFact.DataKept.SAVED_ELSEWHERE)),
+                Step.other("Not saved", new IntakeFact.DataAsked(IntakeFact.DataKept.NOT_SAVED)),
+                Step.other("Nothing on it", new IntakeFact.DataAsked(IntakeFact.DataKept.NONE_ON_IT)));
+        Step risks = Step.open(
+                "intake.risks",
+                Station.INTAKE,
+                "Risks of opening told and accepted",
+                "glass may crack further, water is no longer kept out, a hidden fault may show",
+                Step.go(
+                        "Accepted",
+                        new IntakeFact.RisksAccepted("?"),
+                        new Ask(
+                                "acceptedBy",
+                                "Accepted by",
+                                Ask.Kind.TEXT,
+                                null,
+                                IntakeState.of(state).opened().owner())));
+        IntakeState.Owner owner = IntakeState.of(state).owner();
+        return List.of(
+                owner.data().map(said -> data.answered(said.words())).orElse(data),
+                owner.risksAcceptedBy()
+                        .map(by -> risks.answered("accepted by " + by))
+                        .orElse(risks));
     }
 
     private static Step before(JobState state) {
@@ -125,7 +216,7 @@ public final class IntakeStation implements StationRoom {
                 .asOptional();
         return IntakeState.of(state)
                 .promisedOn()
-                .map(day -> step.answered(day.toString()))
+                .map(day -> step.answered("{day:" + day + "}"))
                 .orElse(step);
     }
 
@@ -232,7 +323,10 @@ public final class IntakeStation implements StationRoom {
         }
         if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known(
-                    "checkId", f.checkId(), unit(state).stream().map(Step::id).toList());
+                    "checkId",
+                    f.checkId(),
+                    Stream.concat(unit(state).stream().map(Step::id), Stream.of(MORE))
+                            .toList());
         } else if (fact instanceof IntakeFact.MarkRemoved f
                 && IntakeState.of(state).marks().stream().noneMatch(mark -> mark.seq() == f.seq())) {
             throw new NotAllowed("seq", f.seq(), "the number of a mark on the outline");

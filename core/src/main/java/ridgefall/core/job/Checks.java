@@ -15,6 +15,11 @@ import ridgefall.core.units.NotAllowed;
 public final class Checks {
     private static final Set<Step.Lead> OVERRIDABLE = EnumSet.of(Step.Lead.ASK_AGAIN, Step.Lead.LEAD_ON);
 
+    /** Functions that nobody can judge without a picture, by the ids that profiles use. */
+    private static final Set<String> SEEN = Set.of("light", "camera", "stylus");
+
+    private static final String PICTURE = "picture";
+
     private Checks() {}
 
     /** A check of a station that is passed or not; {@code done} is the label of the good answer. */
@@ -43,10 +48,7 @@ public final class Checks {
                 before(state, function, phase),
                 Step.go("Works", new FunctionTested(function.id(), phase, Answer.PASS, null)),
                 Step.fail("Fails", new FunctionTested(function.id(), phase, Answer.FAIL, null)),
-                Step.other(
-                        "Can't test",
-                        new FunctionTested(function.id(), phase, Answer.CANNOT_TEST, "?"),
-                        Ask.reason("Cannot be tested because …")));
+                cannotTest(function, phase));
         Optional<Given> given = state.function(phase, function.id());
         boolean fails = given.filter(g -> g.answer() == Answer.FAIL).isPresent();
         // At intake a failing function is a finding; later it stands in the way, unless no front was meant to cure it.
@@ -55,7 +57,35 @@ public final class Checks {
         } else if (fails && function.failsAs() == null && failed(state, Phase.BEFORE, function)) {
             return step.answered("Fails, as at intake");
         }
+        if (given.filter(g -> g.answer() == Answer.PASS).isPresent() && blind(state, function, phase)) {
+            // One of the two is not so: none of the answers that stand is offered first.
+            return step.problem("works, yet there is no picture")
+                    .choosing(
+                            cannotTest(function, phase),
+                            step.choices().get(1),
+                            step.choices().get(0));
+        }
         return answered(step, given, "Works");
+    }
+
+    private static Step.Choice cannotTest(ProfileDocument.Function function, Phase phase) {
+        return Step.other(
+                "Can't test",
+                new FunctionTested(function.id(), phase, Answer.CANNOT_TEST, "?"),
+                Ask.reason(
+                        "Cannot be tested because …",
+                        "no picture",
+                        "no power",
+                        "locked, and the owner is not here",
+                        "what it needs is not here"));
+    }
+
+    /** Whether this can only be seen on a screen, and the screen was found dark at the same time. */
+    private static boolean blind(JobState state, ProfileDocument.Function function, Phase phase) {
+        return SEEN.contains(function.id())
+                && state.function(phase, PICTURE)
+                        .filter(given -> given.answer() == Answer.FAIL)
+                        .isPresent();
     }
 
     private static boolean failed(JobState state, Phase phase, ProfileDocument.Function function) {

@@ -65,10 +65,21 @@ public record Step(
         OTHER
     }
 
-    /** A value the tap still needs: the fact's field, how to ask for it, and its unit ({@code C}, {@code s}, none). */
-    public record Ask(String field, String label, Kind kind, String unit, String suggestion, boolean mayBeEmpty) {
+    /**
+     * A value the tap still needs: the fact's field, how to ask for it, and its unit ({@code C}, {@code s}, none).
+     *
+     * @param options what it mostly is; anything else can be typed
+     */
+    public record Ask(
+            String field,
+            String label,
+            Kind kind,
+            String unit,
+            String suggestion,
+            boolean mayBeEmpty,
+            List<String> options) {
         public Ask(String field, String label, Kind kind, String unit, String suggestion) {
-            this(field, label, kind, unit, suggestion, false);
+            this(field, label, kind, unit, suggestion, false, List.of());
         }
 
         public enum Kind {
@@ -90,11 +101,12 @@ public record Step(
 
         /** One that may be left empty: the choice then stays as it is. */
         public static Ask ifKnown(String field, String label, Kind kind, String unit) {
-            return new Ask(field, label, kind, unit, null, true);
+            return new Ask(field, label, kind, unit, null, true, List.of());
         }
 
-        public static Ask reason(String label) {
-            return new Ask("reason", label, Kind.TEXT, null, null);
+        /** @param often what it mostly is, a tap each */
+        public static Ask reason(String label, String... often) {
+            return new Ask("reason", label, Kind.TEXT, null, null, false, List.of(often));
         }
     }
 

@@ -133,7 +133,7 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
         /** From whom, for when and for how much. */
         public String where() {
             return supplier
-                    + (due == null ? "" : ", due " + due)
+                    + (due == null ? "" : ", due {day:" + due + "}")
                     + (price == null ? "" : ", " + price + " " + currency);
         }
     }

@@ -94,9 +94,9 @@ public final class PartsStation implements StationRoom {
                 id,
                 Station.PARTS,
                 kind.map(k -> "The part: " + k.words()).orElse("The part"),
-                "taken off the shelf above, or bought for this job",
+                "taken off the shelf, or bought for this job",
                 Step.go("It lies here", new CheckAnswered(id, Answer.PASS, null)),
-                order(id));
+                order(id, "Must be ordered"));
         List<PartReserved> taken = PartsState.of(state).parts().stream()
                 .filter(part -> kind.isEmpty() || part.kind() == kind.get())
                 .toList();
@@ -113,7 +113,9 @@ public final class PartsStation implements StationRoom {
         if (order != null) {
             return step.problem("ordered: " + order.where())
                     .leading(Step.Lead.HAS_COME)
-                    .choosing(Step.go("It has come", new PartsFact.PartArrived(step.id())), order(step.id()));
+                    .choosing(
+                            Step.go("It has come", new PartsFact.PartArrived(step.id())),
+                            order(step.id(), "Ordered anew"));
         } else if (parts.arrived().contains(step.id())) {
             return step.answered("has come");
         }
@@ -125,9 +127,9 @@ public final class PartsStation implements StationRoom {
                 .orElse(step);
     }
 
-    private static Choice order(String stepId) {
+    private static Choice order(String stepId, String label) {
         return Step.fail(
-                "Must be ordered",
+                label,
                 new PartOrdered(stepId, "?", null, null, null),
                 new Ask("supplier", "Ordered from", Ask.Kind.TEXT, null, null),
                 Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null));
@@ -222,7 +224,7 @@ public final class PartsStation implements StationRoom {
                 Step.go(
                         reserved ? "Provided for" : "It does, or provided for",
                         new CheckAnswered(id, Answer.PASS, null)),
-                order(id));
+                order(id, "Must be ordered"));
         if (PartsState.of(state).brought(need)) {
             return Step.open(id, Station.PARTS, "Brings " + need.words(), null).answered("in the part");
         }

@@ -61,6 +61,14 @@ public record DeviceProfile(
                 merged.features().stream().map(DeviceProfile::feature).toList());
     }
 
+    /** The same device with functions that its profile does not name. */
+    public DeviceProfile doing(List<ProfileDocument.Function> more) {
+        return more.isEmpty()
+                ? this
+                : new DeviceProfile(
+                        document.as(Variant.doing(more)), version, variantId, edge, heat, borderMm, ledgeMm, features);
+    }
+
     static ProfileDocument merged(ProfileDocument d, String variantId) {
         if (variantId == null) {
             return d;

@@ -34,8 +34,8 @@ import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
 
 public final class ProveStation implements StationRoom {
-    private static final String CLOSED = "prove.closed";
-    private static final List<String> REFITTED = List.of("prove.moved-back", "prove.plugged", CLOSED);
+    private static final String SEATED = "prove.seated";
+    private static final List<String> REFITTED = List.of("prove.moved-back", "prove.plugged", SEATED);
 
     private final StationRoom seal;
 
@@ -133,7 +133,7 @@ public final class ProveStation implements StationRoom {
         if (!sealed && (front.frontOpened() || !front.freed().isEmpty())) {
             steps.add(refitted(
                     state,
-                    CLOSED,
+                    SEATED,
                     "Front back in its seat, " + (profile.bonded() ? "taped for the way" : "clipped"),
                     "loose splinters under film; say that neither dust nor water is kept out",
                     "Closed"));

@@ -106,11 +106,18 @@ public final class SealStation implements StationRoom {
 
     /** As many as came out; wherever a device is closed, sealed or not. */
     public static Step screwsIn(JobState state) {
+        int missing = IntakeState.of(state).missingScrews();
         Step in = Step.open(
                 StripFact.SCREWS_IN,
                 Station.SEAL,
                 "Screws back in their own holes",
-                StripState.of(state).screws(Count.OUT).map(n -> n + " came out").orElse(null),
+                StripState.of(state)
+                        .screws(Count.OUT)
+                        .map(n -> n + " came out"
+                                + (missing == 0
+                                        ? ""
+                                        : "; new ones for the " + missing + " that were missing are welcome"))
+                        .orElse(null),
                 Step.go(
                         "Counted",
                         new StripFact.ScrewsCounted(Count.IN, 0),
@@ -126,7 +133,7 @@ public final class SealStation implements StationRoom {
         int out = StripState.of(state).screws(Count.OUT).orElse(0);
         return StripState.of(state)
                 .screws(Count.IN)
-                .map(n -> n == out || state.signedOff(StripFact.SCREWS_IN)
+                .map(n -> n >= out && n <= out + missing || state.signedOff(StripFact.SCREWS_IN)
                         ? in.answered(n + " in")
                         : in.problem(n + " in, " + out + " out"))
                 .orElse(in);

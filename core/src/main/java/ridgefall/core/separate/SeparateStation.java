@@ -177,7 +177,7 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static Step cut(DeviceProfile profile, Stretch stretch, Move move) {
-        String hint = "no deeper than {mm:" + stretch.depthMm() + "}: " + stretch.depthBecause()
+        String hint = "no deeper than {most:" + stretch.depthMm() + "}: " + stretch.depthBecause()
                 + (move != null && move.newEntry() ? "; enter here, " + profile.entrySeam() : "");
         List<Choice> choices = new ArrayList<>();
         choices.add(Step.go("Free", new SeparateFact.StretchFreed(stretch.id())));

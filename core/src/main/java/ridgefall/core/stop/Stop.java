@@ -41,7 +41,10 @@ public final class Stop {
     /** What stands before everything else, at the station where the work was. */
     public static Step step(StopState.Stopped stopped, Station at, Choice goesBack) {
         return Step.open(HOLD, at, "Battery", STEPS)
-                .problem(stopped.sign().words().toLowerCase(Locale.ROOT) + ": " + WHAT_NOW)
+                .problem((stopped.sign() == Sign.DANGER
+                                ? ""
+                                : stopped.sign().words().toLowerCase(Locale.ROOT) + ": ")
+                        + WHAT_NOW)
                 .leading(Step.Lead.STOP)
                 .choosing(letGoOn(), goesBack);
     }

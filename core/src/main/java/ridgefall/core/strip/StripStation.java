@@ -29,17 +29,23 @@ public final class StripStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
+        int missing = IntakeState.of(state).missingScrews();
         Step out = Step.open(
                 "strip.screws",
                 Station.STRIP,
                 "Screws out, each to its own place",
                 "this device has " + profile.screws()
                         + (profile.hiddenScrews() > 0 ? ", " + profile.hiddenScrews() + " of them hidden" : "")
-                        + "; count those missing before too",
+                        + (missing == 0 ? "" : "; " + missing + " were missing when it came in"),
                 Step.go(
                         "Counted",
                         new StripFact.ScrewsCounted(Count.OUT, 0),
-                        new Ask("screws", "Screws out", Ask.Kind.NUMBER, null, Integer.toString(profile.screws()))));
+                        new Ask(
+                                "screws",
+                                "Screws out",
+                                Ask.Kind.NUMBER,
+                                null,
+                                Integer.toString(Math.max(0, profile.screws() - missing)))));
         Step screws = StripState.of(state)
                 .screws(Count.OUT)
                 .map(n -> out.answered(n + " out"))

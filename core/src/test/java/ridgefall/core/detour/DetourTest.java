@@ -107,7 +107,7 @@ class DetourTest {
         assertThat(journey.holds(BACK)).isEmpty();
         journey.append(BACK);
         assertThat(journey.next().orElseThrow().station()).isIn(Station.INTAKE, Station.PROVE);
-        assertThat(journey.stepIds(Station.PROVE).contains("prove.closed")).isEqualTo(open);
+        assertThat(journey.stepIds(Station.PROVE).contains("prove.seated")).isEqualTo(open);
         journey.toTheEnd();
         assertThat(ProveState.of(journey.state()).handedOverAt()).isPresent();
     }
@@ -126,8 +126,8 @@ class DetourTest {
             journey.tapNext();
         }
         journey.append(new WedgeSet(40)).append(BACK);
-        assertThat(journey.stepIds(Station.PROVE)).startsWith("separate.wedge.40.0", "prove.closed");
-        assertThat(journey.heldBy(new HandedOver("Hut"))).startsWith("separate.wedge.40.0", "prove.closed");
+        assertThat(journey.stepIds(Station.PROVE)).startsWith("separate.wedge.40.0", "prove.seated");
+        assertThat(journey.heldBy(new HandedOver("Hut"))).startsWith("separate.wedge.40.0", "prove.seated");
     }
 
     @Test

@@ -30,6 +30,7 @@ import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
+import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
@@ -56,6 +57,38 @@ class EveryDeviceTest {
         assertThat(ProveState.of(journey.state()).handedOverAt())
                 .as(device.name())
                 .isPresent();
+    }
+
+    /** What is asked of a device is what it has: by its own profile, station by station. */
+    @ParameterizedTest
+    @MethodSource("devices")
+    void isAskedNothingThatItCannotHave(DeviceProfile device) {
+        Journey journey = new Journey(device).toTheEnd();
+        List<String> ids = journey.course().steps().stream().map(Step::id).toList();
+        List<String> functions = device.functions().stream().map(f -> f.id()).toList();
+        assertThat(ids.stream().filter(id -> id.startsWith("before.") || id.startsWith("after.")))
+                .allMatch(id -> functions.contains(id.substring(id.indexOf('.') + 1)));
+        assertThat(ids.stream().filter(id -> id.startsWith("seal.")).map(id -> id.substring(5)))
+                .isSubsetOf(Stream.concat(
+                                device.covers().stream().map(cover -> cover.id()),
+                                Stream.of("screws", "dust", "seal", "press", "straight"))
+                        .toList());
+        assertThat(ids.stream().filter(id -> id.startsWith("carry.")).map(id -> id.substring(6)))
+                .hasSameElementsAs(Stream.concat(
+                                device.carryOvers().stream().map(part -> part.id()),
+                                device.pairedParts().stream().map(part -> part.id()))
+                        .toList());
+        boolean clips = !device.bonded();
+        assertThat(ids.contains("heat.soak") || ids.contains("clean.wiped") || ids.contains("clean.drying"))
+                .as("warmed, wiped or dried")
+                .isEqualTo(!clips);
+        assertThat(ids.contains("bond.gasket")).isEqualTo(clips);
+        assertThat(ids.contains("seal.press")).isEqualTo(!clips);
+        boolean before = device.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
+        assertThat(ids.contains("heat.battery-out")).isEqualTo(before && !clips);
+        if (before && !clips) {
+            assertThat(journey.step("strip.isolate").answer()).isEqualTo("out since before the heat");
+        }
     }
 
     /** Whatever was answered, what the large action would record next is no other answer to the same question. */

@@ -139,7 +139,7 @@ public final class Journey {
     }
 
     public Optional<Step> next() {
-        return Course.next(course().steps());
+        return course().next();
     }
 
     /** A step of this job by its id, done or not. */

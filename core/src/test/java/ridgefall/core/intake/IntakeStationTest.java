@@ -7,6 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Journey;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.intake.IntakeFact.Battery;
 import ridgefall.core.intake.IntakeFact.BatterySeen;
 import ridgefall.core.intake.IntakeFact.CrackDrawn;
@@ -21,6 +23,9 @@ import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.strip.StripFact.Count;
+import ridgefall.core.strip.StripFact.ScrewsCounted;
 import ridgefall.core.units.NotAllowed;
 
 /** What is asked while the owner stands there. The demo tablet is 250 × 176 mm, 825 mm round, with eight functions. */
@@ -37,8 +42,11 @@ class IntakeStationTest {
                         "intake.accessories",
                         "intake.earlier",
                         "intake.passcode",
+                        "intake.data",
+                        "intake.risks",
                         "intake.before",
                         "intake.promised",
+                        "intake.more",
                         "before.picture",
                         "before.touch",
                         "before.stylus",
@@ -123,5 +131,78 @@ class IntakeStationTest {
                 .extracting(Step.Ask::field)
                 .containsExactly("bentMm");
         assertThat(board.crackAt().asks()).extracting(Step.Ask::field).containsExactly("fromMm");
+    }
+
+    @Test
+    void theOwnerIsAskedAboutDataAndRisksUnlessTheBenchHasBegunBeforeThatWasAsked() {
+        Journey journey = new Journey();
+        assertThat(journey.step("intake.data").open()).isTrue();
+        assertThat(journey.holds(new SoakStarted("plate-1", 70, 60, null, null, Sweep.FACE)))
+                .extracting(Hold::id)
+                .contains("intake.data", "intake.risks");
+        journey.append(new IntakeFact.DataAsked(IntakeFact.DataKept.NOT_SAVED))
+                .append(new IntakeFact.RisksAccepted("Hut at Nine Tarns"));
+        assertThat(journey.step("intake.data").answer()).isEqualTo("not saved: the owner knows that it may be lost");
+        assertThat(journey.step("intake.risks").answer()).isEqualTo("accepted by Hut at Nine Tarns");
+        Journey older = new Journey().append(new SoakStarted("plate-1", 70, 60, null, null, Sweep.FACE));
+        assertThat(older.stepIds(Station.INTAKE)).doesNotContain("intake.data", "intake.risks");
+    }
+
+    @Test
+    void screwsMissingAtIntakeAreNeitherLookedForNorHeldAgainstTheSeal() {
+        Journey journey = new Journey().append(new IntakeFact.EarlierRepair("tape puckered", 2));
+        assertThat(journey.step("intake.earlier").answer()).isEqualTo("tape puckered, 2 screws missing");
+        assertThat(journey.course().words().say(2))
+                .isEqualTo("Signs of an earlier repair: tape puckered, 2 screws missing");
+        journey.until(Station.STRIP);
+        Step out = journey.step("strip.screws");
+        assertThat(out.hint()).contains("2 were missing when it came in");
+        assertThat(out.choices().get(0).asks().get(0).suggestion())
+                .isEqualTo(Integer.toString(journey.course().profile().screws() - 2));
+        journey.append(new ScrewsCounted(Count.OUT, 12));
+        for (int in : new int[] {12, 13, 14}) {
+            assertThat(journey.append(new ScrewsCounted(Count.IN, in))
+                            .step("seal.screws")
+                            .open())
+                    .as("%s in", in)
+                    .isFalse();
+        }
+        assertThat(journey.append(new ScrewsCounted(Count.IN, 15))
+                        .step("seal.screws")
+                        .open())
+                .isTrue();
+        journey.append(new CheckAnswered("intake.earlier", Answer.PASS, null));
+        assertThat(journey.step("intake.earlier").answer()).isEqualTo("None");
+        assertThat(journey.step("strip.screws").hint()).doesNotContain("missing when");
+    }
+
+    @Test
+    void aClassProfileIsAskedWhatThisOneHasAndItIsTriedFromThenOn() {
+        Journey journey = new Journey(ShippedBook.profile("class-watch"));
+        assertThat(journey.step("intake.more").open()).isTrue();
+        assertThat(new Journey().step("intake.more").optional()).isTrue();
+        journey.append(new IntakeFact.FunctionAdded("Payment at a reader"));
+        assertThat(journey.stepIds(Station.INTAKE)).contains("before.added-2");
+        assertThat(journey.stepIds(Station.TEST)).contains("open.added-2");
+        assertThat(journey.stepIds(Station.PROVE)).contains("after.added-2");
+        assertThat(journey.step("intake.more").choices())
+                .extracting(Step.Choice::label)
+                .contains("Nothing more", "Mobile network", "Something else")
+                .doesNotContain("Payment at a reader");
+        assertThat(journey.holds(new FunctionTested("added-2", Phase.BEFORE, Answer.PASS, null)))
+                .isEmpty();
+    }
+
+    @Test
+    void whatNobodyCanSeeWithoutAPictureIsAskedAgain() {
+        Journey journey = new Journey()
+                .append(new FunctionTested("picture", Phase.BEFORE, Answer.FAIL, null))
+                .append(new FunctionTested("light", Phase.BEFORE, Answer.PASS, null));
+        assertThat(journey.step("before.light").answer()).isEqualTo("works, yet there is no picture");
+        assertThat(journey.step("before.light").open()).isTrue();
+        assertThat(journey.step("before.light").choices().get(0).asks().get(0).options())
+                .contains("no picture");
+        journey.append(new FunctionTested("light", Phase.BEFORE, Answer.CANNOT_TEST, "no picture"));
+        assertThat(journey.step("before.light").open()).isFalse();
     }
 }

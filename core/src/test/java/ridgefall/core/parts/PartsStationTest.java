@@ -99,7 +99,7 @@ class PartsStationTest {
                 new PartOrdered("parts.here", "Fellside", LocalDate.of(2026, 3, 6), new BigDecimal("84.5"), "EUR");
         assertThat(journey.holds(order)).isEmpty();
         Step here = journey.append(order).step("parts.here");
-        assertThat(here.answer()).isEqualTo("ordered: Fellside, due 2026-03-06, 84.50 EUR");
+        assertThat(here.answer()).isEqualTo("ordered: Fellside, due {day:2026-03-06}, 84.50 EUR");
         assertThat(here.lead()).isEqualTo(Step.Lead.HAS_COME);
         assertThat(journey.heldBy(new StretchFreed("top-1"))).contains("parts.here");
         assertThat(here.choices().get(0).fact()).isEqualTo(new PartArrived("parts.here"));
