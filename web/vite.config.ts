@@ -11,5 +11,5 @@ export default defineConfig({
     assetsInlineLimit: (file) => (/\.woff2?$/.test(file) ? false : undefined),
   },
   server: { proxy: { "/api": "http://127.0.0.1:8480" } },
-  test: { environment: "jsdom", setupFiles: ["src/test-setup.ts"], globals: true },
+  test: { environment: "jsdom", setupFiles: ["src/test-setup.ts"], globals: true, isolate: false },
 });

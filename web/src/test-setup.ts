@@ -1,3 +1,4 @@
+import { cleanup } from "@testing-library/react";
 import "@testing-library/jest-dom/vitest";
 
 // What a browser has and jsdom does not.
@@ -8,3 +9,8 @@ globalThis.ResizeObserver = class {
 };
 Element.prototype.setPointerCapture = () => undefined;
 Element.prototype.scrollIntoView = () => undefined;
+
+// All files share one environment, which takes longer to make than all tests to run: each file loads its modules anew, for
+// it may stand in for some of them, and what a test has drawn is taken down.
+vi.resetModules();
+afterEach(cleanup);

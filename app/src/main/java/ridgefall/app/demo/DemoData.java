@@ -166,6 +166,8 @@ class DemoData implements ApplicationRunner {
     private static Fact filled(Fact fact, String owner) {
         if (fact instanceof DecideFact.RepairAgreed f) {
             return new DecideFact.RepairAgreed(f.repairId(), f.grade(), new BigDecimal("189.00"), f.currency(), owner);
+        } else if (fact instanceof IntakeFact.RisksAccepted) {
+            return new IntakeFact.RisksAccepted(owner);
         } else if (fact instanceof StripFact.ScrewsCounted f) {
             return new StripFact.ScrewsCounted(f.direction(), 14);
         } else if (fact instanceof ProveFact.HandedOver) {
