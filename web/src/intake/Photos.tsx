@@ -21,22 +21,8 @@ async function redrawn(file: File): Promise<Blob> {
   );
 }
 
-export function Photos({ job, icon: Icon }: { job: Job; icon: LucideIcon }) {
-  const input = useRef<HTMLInputElement>(null);
-  const { problem, busy, submit } = useSubmit(async (files: File[]) => {
-    for (const file of files) {
-      // What is no picture goes as it is: the app says what is wrong with it.
-      const body = await redrawn(file).catch(() => file);
-      unwrap(
-        await api.POST("/api/jobs/{jobId}/photos", {
-          params: { path: { jobId: job.id }, query: { photoId: newId() } },
-          body: body as unknown as string,
-          bodySerializer: (blob: unknown) => blob as Blob,
-          headers: { "Content-Type": "image/jpeg" },
-        }),
-      );
-    }
-  });
+/** Those taken so far, and taking one more. */
+export function Photos({ job, icon }: { job: Job; icon: LucideIcon }) {
   return (
     <>
       {job.photos.map((photo) => (
@@ -48,11 +34,45 @@ export function Photos({ job, icon: Icon }: { job: Job; icon: LucideIcon }) {
           />
         </a>
       ))}
+      <TakePhoto job={job} icon={icon} id="photos" />
+    </>
+  );
+}
+
+/** @param words what it shows, where that is known before it is taken */
+export function TakePhoto({
+  job,
+  icon: Icon,
+  id,
+  words,
+}: {
+  job: Job;
+  icon: LucideIcon;
+  id: string;
+  words?: string | undefined;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const { problem, busy, submit } = useSubmit(async (files: File[]) => {
+    for (const file of files) {
+      // What is no picture goes as it is: the app says what is wrong with it.
+      const body = await redrawn(file).catch(() => file);
+      unwrap(
+        await api.POST("/api/jobs/{jobId}/photos", {
+          params: { path: { jobId: job.id }, query: { photoId: newId(), ...(words && { words }) } },
+          body: body as unknown as string,
+          bodySerializer: (blob: unknown) => blob as Blob,
+          headers: { "Content-Type": "image/jpeg" },
+        }),
+      );
+    }
+  });
+  return (
+    <>
       {!job.closed && (
         <label className="flex min-h-11 cursor-pointer items-center gap-2 rounded-md border-2 border-ink bg-sheet px-4">
           <Icon aria-hidden size={18} /> {busy ? "Sending …" : "Photo"}
           <input
-            id="photos"
+            id={id}
             ref={input}
             type="file"
             accept="image/jpeg,image/png"

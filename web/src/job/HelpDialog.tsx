@@ -9,6 +9,7 @@ const KEYS: [string, string][] = [
   ["c", "a new crack, likewise"],
   ["w", "something else went wrong, or the job takes another way"],
   ["x", "the battery is a danger: stop"],
+  ["esc", "what was refused has been read"],
   ["[  ]", "the station before, the station after"],
   ["b", "back to the bench"],
   ["m", "mute the sounds"],

@@ -138,6 +138,7 @@ function Workspace({ jobId }: { jobId: string }) {
       job?.cellSigns[0] && action.kind !== "stop" ? () => job.cellSigns[0] && cell(job.cellSigns[0]) : null,
     timers: job?.timers ?? [],
     onWrong: () => setWrong(true),
+    onSeen: () => setRefusal(null),
     onHelp: () => setHelp(true),
     onStation: (by) => {
       const stations = job?.stations.map((s) => s.id) ?? [];
@@ -195,7 +196,14 @@ function Workspace({ jobId }: { jobId: string }) {
           {job.mishaps
             .filter((one) => one.latest)
             .map((one) => (
-              <MishapCard key={one.seq} mishap={one} pointed={pointed} units={units} onTap={aside} />
+              <MishapCard
+                key={one.seq}
+                job={job}
+                mishap={one}
+                pointed={pointed}
+                units={units}
+                onTap={aside}
+              />
             ))}
           <StepList
             steps={job.steps.filter((step) => step.station === shown)}
@@ -213,7 +221,9 @@ function Workspace({ jobId }: { jobId: string }) {
           <div className="min-w-0 flex-1">
             <ProblemNote problem={refusal} units={units} signOff={signOff} />
           </div>
-          <Button onClick={() => setRefusal(null)}>Seen</Button>
+          <Button onClick={() => setRefusal(null)}>
+            Seen <kbd className="digits rounded border border-current px-1.5 text-xs">esc</kbd>
+          </Button>
         </div>
       )}
       <NextBar

@@ -1,4 +1,5 @@
-import { TriangleAlert } from "lucide-react";
+import { Camera, TriangleAlert } from "lucide-react";
+import { TakePhoto } from "@/intake/Photos";
 import { Button } from "@/ui/Button";
 import { length, say, type Units } from "@/units/units";
 import { answered } from "./filled";
@@ -8,11 +9,13 @@ type Mishap = Job["mishaps"][number];
 
 /** What just went wrong: what lies there, what will be asked because of it, and where it was if not there. */
 export function MishapCard({
+  job,
   mishap,
   pointed,
   units,
   onTap,
 }: {
+  job: Job;
   mishap: Mishap;
   pointed: number | null;
   units: Units;
@@ -48,6 +51,7 @@ export function MishapCard({
         <Button disabled={!mishap.tell.mine} onClick={() => onTap(title, mishap.tell)}>
           {mishap.tell.label}
         </Button>
+        {!job.closed && <TakePhoto job={job} icon={Camera} id="mishap-photo" words={mishap.words} />}
       </div>
       {pointed === null && <p className="text-sm text-quiet">Elsewhere? Point at the band or the outline.</p>}
     </section>

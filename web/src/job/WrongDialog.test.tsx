@@ -46,6 +46,8 @@ describe("what is off the straight way", () => {
   });
 });
 
+const JOB = { id: "job-7", closed: true } as Job;
+
 describe("what just went wrong", () => {
   const mishap = {
     seq: 31,
@@ -62,7 +64,7 @@ describe("what just went wrong", () => {
 
   it("says what lies there and moves to where the finger points with one more tap", () => {
     const onTap = vi.fn();
-    render(<MishapCard mishap={mishap} pointed={270} units={MM} onTap={onTap} />);
+    render(<MishapCard job={JOB} mishap={mishap} pointed={270} units={MM} onTap={onTap} />);
     expect(screen.getByText(/Slip, port edge, 262 mm/)).toBeInTheDocument();
     expect(screen.getByText(/Beneath: fingerprint key cable/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "It was here: 270 mm" }));
@@ -74,7 +76,7 @@ describe("what just went wrong", () => {
   });
 
   it("does not offer the place it has", () => {
-    render(<MishapCard mishap={mishap} pointed={262} units={MM} onTap={vi.fn()} />);
+    render(<MishapCard job={JOB} mishap={mishap} pointed={262} units={MM} onTap={vi.fn()} />);
     expect(screen.queryByRole("button", { name: /It was here/ })).not.toBeInTheDocument();
   });
 });

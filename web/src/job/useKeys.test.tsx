@@ -30,6 +30,7 @@ function keys(over: Partial<Parameters<typeof useKeys>[0]> = {}) {
     mishap: vi.fn(),
     cell: vi.fn(),
     onWrong: vi.fn(),
+    onSeen: vi.fn(),
     onHelp: vi.fn(),
     onStation: vi.fn(),
     timers: [],

@@ -31,6 +31,8 @@ export function useKeys(on: {
   /** Says that the cell is a danger; null where that is said already. */
   cell: (() => void) | null;
   onWrong: () => void;
+  /** What was refused has been read. */
+  onSeen: () => void;
   onHelp: () => void;
   onStation: (by: number) => void;
   timers: Job["timers"];
@@ -84,6 +86,7 @@ export function useKeys(on: {
         ...Object.fromEntries(
           MISHAP_KEYS.map((key, i) => [key, () => now.mishaps[i] && now.mishap(now.mishaps[i])]),
         ),
+        Escape: now.onSeen,
         x: () => once(() => now.cell?.()),
         w: now.onWrong,
         m: () => setMuted(!muted),

@@ -46,6 +46,8 @@ export function RecordPage() {
             <dd>{moment.format(new Date(record.openedAt))}</dd>
             <dt className="text-quiet">Handed over</dt>
             <dd>{record.handedOverAt ? moment.format(new Date(record.handedOverAt)) : "not yet"}</dd>
+            <dt className="text-quiet">Copy for</dt>
+            <dd>{shops ? "the shop" : "the owner"}</dd>
             <dt className="text-quiet">Worked on by</dt>
             <dd>{record.people.join("; ")}</dd>
           </dl>
@@ -53,8 +55,8 @@ export function RecordPage() {
             <Button look="lamp" onClick={() => window.print()}>
               Print
             </Button>
-            <Button aria-pressed={shops} onClick={() => setShops(!shops)}>
-              {shops ? "Shop’s copy" : "Owner’s copy"}
+            <Button onClick={() => setShops(!shops)}>
+              {shops ? "Show the owner’s copy" : "Show the shop’s copy"}
             </Button>
             <a
               href={`/api/jobs/${jobId}/export`}

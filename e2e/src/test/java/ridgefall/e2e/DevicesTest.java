@@ -27,7 +27,6 @@ class DevicesTest {
         bench.skipTo("decide.repair");
         bench.awaitText(because);
         bench.agreeToTheFirstQuote("Hut warden");
-        bench.awaitStep("parts.here");
         bench.awaitText("On the shelf for " + device);
         bench.click("Take one");
         bench.awaitText("taken, put back");

@@ -102,6 +102,7 @@ class JourneyTest {
         Browser bench = visit.browser().signIn().takeIn("Hut", "cracked");
         bench.goOn();
         bench.awaitStep("intake.battery");
+        bench.awaitAnswers();
         bench.tap("u");
         bench.awaitStep("intake.front");
         bench.awaitNoText("cracked, holds together");

@@ -94,9 +94,10 @@ class OffTheWayTest {
         bench.awaitText("Settle it with the owner");
         bench.tap(Keys.SPACE);
         bench.awaitText("and now?");
-        bench.tap("1");
+        bench.tap("2");
+        bench.put("price", "214");
         bench.type("agreedBy", "Waiting warden");
-        bench.awaitText("agreed after all");
+        bench.awaitNoText("Another grade than agreed");
     }
 
     @Test
@@ -111,6 +112,11 @@ class OffTheWayTest {
         bench.awaitText("Cut something, ");
         bench.awaitText("Before sealing:");
         bench.skipTo("clean.bare");
+        bench.tap("w");
+        bench.click("Quote anew");
+        bench.put("price", "289");
+        bench.type("agreedBy", "Cut warden");
+        bench.awaitNoText("Price agreed");
         bench.tap("w");
         bench.click("Goes back unrepaired");
         bench.put("reason", "the cable costs too much");

@@ -11,6 +11,8 @@ import ridgefall.core.damage.DamageState.Noted;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Point;
 import ridgefall.core.edge.Turn;
+import ridgefall.core.intake.IntakeFact.PhotoTaken;
+import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Area;
@@ -50,11 +52,12 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
                 todo(noted, beneath).orElse(null));
     }
 
-    /** Whether nothing but words about it was recorded since. */
+    /** Whether nothing but words and pictures of it was recorded since. */
     public boolean isLatest(JobState state) {
         List<Noted> mishaps = DamageState.of(state).mishaps();
-        return state.latest().fact() instanceof DamageFact
-                && mishaps.get(mishaps.size() - 1).seq() == mishap.seq();
+        Fact latest = state.latest().fact();
+        boolean words = latest instanceof DamageFact || latest instanceof PhotoTaken;
+        return words && mishaps.get(mishaps.size() - 1).seq() == mishap.seq();
     }
 
     /** The step before sealing that it asks for. */

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Fact;
@@ -16,6 +17,7 @@ import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
@@ -74,6 +76,22 @@ public final class DecideStation implements StationRoom {
                 new DecideFact.NotWorthIt("?", "?"),
                 new Ask("reason", "Why it goes back as it is", Ask.Kind.TEXT, null, null),
                 agreedBy(state));
+    }
+
+    /** The same repair for another price, or with another grade of part; empty before one was agreed. */
+    public static Optional<Choice> quoteAnew(JobState state, Optional<Grade> taken) {
+        return DecideState.of(state)
+                .repair()
+                .map(agreed -> Step.other(
+                        "Quote anew",
+                        new DecideFact.RepairAgreed(
+                                agreed.repairId(),
+                                taken.orElse(agreed.grade()),
+                                BigDecimal.ZERO,
+                                agreed.currency(),
+                                "?"),
+                        new Ask("price", "Price agreed, " + agreed.currency(), Ask.Kind.NUMBER, null, null),
+                        agreedBy(state)));
     }
 
     /** Who said yes: the owner, unless someone else did. */

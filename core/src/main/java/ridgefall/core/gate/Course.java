@@ -338,6 +338,7 @@ public final class Course {
         if (SealState.of(state).sealedAt().isPresent()) {
             ways.add(ProveStation.reopen());
         }
+        DecideStation.quoteAnew(state, Optional.empty()).ifPresent(ways::add);
         if (DecideState.of(state).notWorthIt().isEmpty()) {
             ways.add(DecideStation.goesBack(state));
         }

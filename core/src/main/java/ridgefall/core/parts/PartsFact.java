@@ -125,6 +125,12 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
             return Role.DESK;
         }
 
+        /** No piece has changed hands yet. */
+        @Override
+        public boolean canBeTakenBack() {
+            return true;
+        }
+
         @Override
         public String words(FactWords told) {
             return "Ordered: " + told.title(stepId) + ", " + where();
@@ -158,6 +164,12 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
         @Override
         public Role by() {
             return Role.DESK;
+        }
+
+        /** No piece has changed hands yet. */
+        @Override
+        public boolean canBeTakenBack() {
+            return true;
         }
 
         @Override

@@ -1,6 +1,5 @@
 package ridgefall.core.parts;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -157,11 +156,7 @@ public final class PartsStation implements StationRoom {
                         "Owner agrees after all",
                         new PartsFact.DifferenceAgreed(part.grade(), "?"),
                         DecideStation.agreedBy(state)),
-                Step.other(
-                        "Quote anew",
-                        new RepairAgreed(agreed.repairId(), part.grade(), BigDecimal.ZERO, agreed.currency(), "?"),
-                        new Ask("price", "Price agreed, " + agreed.currency(), Ask.Kind.NUMBER, null, null),
-                        DecideStation.agreedBy(state)),
+                DecideStation.quoteAnew(state, Optional.of(part.grade())).orElseThrow(),
                 Step.other("Put it back", new PartsFact.PartReturned(part.stockId())));
         return PartsState.of(state)
                         .agreedAfterAll()

@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.profile.ProfileDocument.AlongEdge;
+import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
@@ -59,6 +62,15 @@ public record DeviceProfile(
                 along(edge, merged.border()),
                 ledge,
                 merged.features().stream().map(DeviceProfile::feature).toList());
+    }
+
+    /** Plugs that are freed before the battery can be out of circuit: the way to it leads over them. */
+    public Set<String> livePlugs() {
+        return document.body().batteryReach() == BatteryReach.UNDER_PANEL
+                ? OrderGraph.of(document).live().stream()
+                        .map(OrderGraph.Move::id)
+                        .collect(Collectors.toSet())
+                : Set.of();
     }
 
     /** The same device with functions that its profile does not name. */

@@ -2,6 +2,8 @@ package ridgefall.core.strip;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
@@ -22,6 +24,8 @@ import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
 
 public final class StripStation implements StationRoom {
+    private static final String PANEL_UP = "strip.panel-up";
+
     @Override
     public Station station() {
         return Station.STRIP;
@@ -72,22 +76,51 @@ public final class StripStation implements StationRoom {
         // What can't be switched off stays live no longer than it must: the battery first, screws after.
         boolean batteryFirst =
                 Boolean.FALSE.equals(IntakeState.of(state).canSwitchOff().orElse(true));
-        List<Step> steps =
-                new ArrayList<>(batteryFirst ? List.of(isolated, proven, screws) : List.of(screws, isolated, proven));
+        Set<String> live = profile.livePlugs();
+        List<Step> steps = new ArrayList<>(batteryFirst ? List.of() : List.of(screws));
+        profile.connectors().stream()
+                .filter(plug -> live.contains(plug.id()))
+                .map(plug -> free(plug, state)
+                        .hinted("still live: plastic tool, one hand, touch nothing beside it; " + plug.hint()))
+                .forEach(steps::add);
+        panelUp(profile, state).ifPresent(steps::add);
+        steps.addAll(List.of(isolated, proven));
+        if (batteryFirst) {
+            steps.add(screws);
+        }
         for (Connector plug : profile.connectors()) {
             // The battery's plug is what isolation asks for; journals from before that have it as one of the plugs too.
-            if (plug.role() == PlugRole.BATTERY && !StripState.of(state).plugFreed(plug.id())) {
-                continue;
+            boolean battery =
+                    plug.role() == PlugRole.BATTERY && !StripState.of(state).plugFreed(plug.id());
+            if (!battery && !live.contains(plug.id())) {
+                steps.add(free(plug, state));
             }
-            Step free = Step.open(
-                    "strip." + plug.id(),
-                    Station.STRIP,
-                    plug.words(),
-                    plug.hint(),
-                    Step.go("Unplugged", new StripFact.PlugFreed(plug.id())));
-            steps.add(StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free);
         }
         return steps;
+    }
+
+    private static Step free(Connector plug, JobState state) {
+        Step free = Step.open(
+                "strip." + plug.id(),
+                Station.STRIP,
+                plug.words(),
+                plug.hint(),
+                Step.go("Unplugged", new StripFact.PlugFreed(plug.id())));
+        return StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free;
+    }
+
+    /** What the battery lies under comes up before it; whoever was past that before it was asked is not asked. */
+    private static Optional<Step> panelUp(DeviceProfile profile, JobState state) {
+        if (profile.document().body().batteryReach() != BatteryReach.UNDER_PANEL) {
+            return Optional.empty();
+        }
+        Step up = Checks.check(
+                state,
+                PANEL_UP,
+                "Panel lifted",
+                "its screws out, up from the side away from its cable; flat, never bent",
+                "Up");
+        return StripState.isolated(state) && up.open() ? Optional.empty() : Optional.of(up);
     }
 
     /** Where a plug is asked for. */
@@ -117,11 +150,18 @@ public final class StripStation implements StationRoom {
                     "plugId",
                     f.plugId(),
                     profile.connectors().stream().map(Connector::id).toList());
-            if (!StripState.of(state).isolationProven()) {
+            if (!StripState.of(state).isolationProven() && !profile.livePlugs().contains(f.plugId())) {
                 holds.add(Hold.firm("strip.proven", Station.STRIP, "Isolation of the battery is not proven"));
             }
         } else if (fact instanceof JobFact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of());
+            Checks.known(
+                    "checkId",
+                    f.checkId(),
+                    panelUp(profile, state).stream().map(Step::id).toList());
+        } else if (fact instanceof StripFact.BatteryIsolated) {
+            panelUp(profile, state)
+                    .filter(Step::open)
+                    .ifPresent(up -> holds.add(Hold.firm(PANEL_UP, Station.STRIP, "The battery lies under the panel")));
         }
         return holds;
     }

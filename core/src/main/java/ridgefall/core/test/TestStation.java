@@ -67,8 +67,12 @@ public final class TestStation implements StationRoom {
     private static Step after(JobState state, Consequence consequence) {
         String id = consequence.checkId();
         Step step = Checks.check(state, id, consequence.title(), consequence.todo(), "Sound");
-        return step.leadingOn(Step.other(
+        List<Choice> ways = new ArrayList<>();
+        ways.add(Step.other(
                 "Mended since", new JobFact.CheckAnswered(id, Answer.PASS, "?"), Ask.reason("How was it mended?")));
+        DecideStation.quoteAnew(state, Optional.empty()).ifPresent(ways::add);
+        ways.add(DecideStation.goesBack(state));
+        return step.leadingOn(ways.toArray(Choice[]::new));
     }
 
     /** The cheapest way on from a function that fails; none where the fault finder has nothing more. */

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.intake.IntakeFact.PowerSeen;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.SeparateFact.FrontOpened;
@@ -92,5 +94,30 @@ class StripStationTest {
                 .state());
         assertThat(state.screws(Count.OUT)).contains(14);
         assertThat(state.screws(Count.IN)).isEmpty();
+    }
+
+    /** Its panel lies over the battery, and the panel's cable is too short to lift it: that plug alone is freed live. */
+    @Test
+    void aPanelOverTheBatteryComesUpFirstAndOnlyThePlugThatKeepsItDownIsFreedLive() {
+        Journey quire = new Journey(ShippedBook.profile("marrowby-quire-8")).append(new FrontOpened());
+        assertThat(quire.stepIds(Station.STRIP))
+                .containsExactly(
+                        "strip.screws",
+                        "strip.panel-plug",
+                        "strip.panel-up",
+                        "strip.isolate",
+                        "strip.proven",
+                        "strip.touch-latch",
+                        "strip.home-latch");
+        assertThat(quire.step("strip.panel-plug").hint()).startsWith("still live: plastic tool");
+        assertThat(quire.heldBy(UNPLUGGED)).containsExactly("strip.panel-up");
+        assertThat(quire.heldBy(new PlugFreed("panel-plug"))).isEmpty();
+        assertThat(quire.heldBy(new PlugFreed("home-latch"))).containsExactly("strip.proven");
+        quire.append(new CheckAnswered("strip.panel-up", Answer.PASS, null));
+        assertThat(quire.heldBy(UNPLUGGED)).isEmpty();
+        Journey older = new Journey(ShippedBook.profile("marrowby-quire-8"))
+                .append(new FrontOpened())
+                .append(UNPLUGGED);
+        assertThat(older.stepIds(Station.STRIP)).doesNotContain("strip.panel-up");
     }
 }

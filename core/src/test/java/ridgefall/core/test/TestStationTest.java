@@ -106,7 +106,9 @@ class TestStationTest {
     @Test
     void aProposedCheckHoldsNothing() {
         Journey journey = loose().until(Station.SEAL).append(picture(Answer.FAIL));
-        assertThat(journey.heldBy(new CoverRemoved("liner-long"))).containsExactly("open.picture");
+        assertThat(journey.heldBy(new CoverRemoved("liner-long")))
+                .as("the stylus can't be seen to draw without a picture")
+                .containsExactly("open.picture", "open.stylus");
     }
 
     @Test
