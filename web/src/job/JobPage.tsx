@@ -217,7 +217,10 @@ function Workspace({ jobId }: { jobId: string }) {
         </section>
       </main>
       {refusal && (
-        <div className="flex shrink-0 items-start gap-3 bg-deep px-4 pt-3" data-refused>
+        <div
+          className="flex max-h-[36vh] shrink-0 items-start gap-3 overflow-auto bg-deep px-4 pt-3"
+          data-refused
+        >
           <div className="min-w-0 flex-1">
             <ProblemNote problem={refusal} units={units} signOff={signOff} />
           </div>
@@ -302,7 +305,9 @@ function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s
         </span>
       </Link>
       {job.stations.map((station) => {
-        const complete = station.done === station.total;
+        // A device that goes back as it is does not go through all of them.
+        const skipped = station.total === 0;
+        const complete = !skipped && station.done === station.total;
         const current = station.id === job.station;
         return (
           <button
@@ -318,8 +323,8 @@ function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s
           >
             <span className={clsx(current && "font-bold")}>{station.words}</span>
             <span className="digits text-xs">
-              {complete ? "✓" : `${station.done}/${station.total}`}
-              <span className="sr-only"> done</span>
+              {skipped ? "–" : complete ? "✓" : `${station.done}/${station.total}`}
+              <span className="sr-only"> {skipped ? "not gone through" : "done"}</span>
             </span>
           </button>
         );

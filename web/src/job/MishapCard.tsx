@@ -53,7 +53,9 @@ export function MishapCard({
         </Button>
         {!job.closed && <TakePhoto job={job} icon={Camera} id="mishap-photo" words={mishap.words} />}
       </div>
-      {pointed === null && <p className="text-sm text-quiet">Elsewhere? Point at the band or the outline.</p>}
+      {pointed === null && mishap.positionMm !== null && (
+        <p className="text-sm text-quiet">Elsewhere? Point at the band or the outline.</p>
+      )}
     </section>
   );
 }

@@ -212,15 +212,24 @@ function Answers({
         <span className="line-clamp-3 text-xl font-bold lg:text-2xl">{say(step.title, units)}: and now?</span>
         <span className="line-clamp-1 text-deep-quiet">Before: {say(step.answer ?? "", units)}</span>
       </p>
-      {step.choices.map(
-        (choice, i) =>
-          choice.mine && (
-            <button key={choice.label} type="button" className={SIDE} onClick={() => onChoose(step, choice)}>
-              <span>{say(choice.label, units)}</span>
-              <Key>{i + 1}</Key>
-            </button>
-          ),
-      )}
+      <div className={step.choices.length > 3 ? "grid grid-flow-col grid-rows-2" : "flex"}>
+        {step.choices.map(
+          (choice, i) =>
+            choice.mine && (
+              <button
+                key={choice.label}
+                type="button"
+                className={
+                  step.choices.length > 3 ? `${HALF} w-28 border-l-2 border-deep-quiet/40 lg:w-40` : SIDE
+                }
+                onClick={() => onChoose(step, choice)}
+              >
+                <span>{say(choice.label, units)}</span>
+                <Key>{i + 1}</Key>
+              </button>
+            ),
+        )}
+      </div>
     </>
   );
 }

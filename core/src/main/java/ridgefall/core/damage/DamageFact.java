@@ -76,7 +76,7 @@ public sealed interface DamageFact extends Fact.Of<DamageState> {
         public String words(FactWords told) {
             return mishap.words()
                     + (positionMm == null ? "" : " at {mm:" + positionMm + "}")
-                    + (stepId == null ? "" : ", at “" + told.title(stepId) + "”");
+                    + (stepId == null || told.title(stepId).equals(stepId) ? "" : ", at “" + told.title(stepId) + "”");
         }
     }
 

@@ -257,7 +257,14 @@ public final class Course {
 
     /** The facts of this job in words; {@code steps} are its own, where they are at hand. */
     public FactWords words(List<Step> steps) {
-        return FactWords.of(profile, steps, rooms, CLOCKS, journal);
+        // What was done before it was sent back was done at stations that it goes through no more.
+        boolean all = DecideState.of(state).notWorthIt().isEmpty();
+        List<Step> named = all
+                ? steps
+                : rooms.stream()
+                        .flatMap(room -> room.steps(profile, state).stream())
+                        .toList();
+        return FactWords.of(profile, named, rooms, CLOCKS, journal);
     }
 
     /** What goes with the device at hand-over. */

@@ -8,6 +8,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.DamageFact.Mishap;
+import ridgefall.core.damage.DamageFact.MishapSeen;
 import ridgefall.core.decide.DecideFact.NotWorthIt;
 import ridgefall.core.detour.DetourFact.Reopened;
 import ridgefall.core.gate.Journey;
@@ -15,6 +17,7 @@ import ridgefall.core.job.Answer;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.Brings;
@@ -128,6 +131,21 @@ class DetourTest {
         journey.append(new WedgeSet(40)).append(BACK);
         assertThat(journey.stepIds(Station.PROVE)).startsWith("separate.wedge.40.0", "prove.seated");
         assertThat(journey.heldBy(new HandedOver("Hut"))).startsWith("separate.wedge.40.0", "prove.seated");
+    }
+
+    @Test
+    void whatWentWrongBeforeIsStillNamedByWhatWasInHand() {
+        Journey journey = new Journey().until(Station.CARRY);
+        String step = journey.course().steps().stream()
+                .map(Step::id)
+                .filter(id -> id.startsWith("separate.top"))
+                .findFirst()
+                .orElseThrow();
+        journey.append(new MishapSeen(Mishap.CUT, 40.0, step)).append(BACK);
+        assertThat(journey.course().record().wentWrong()).singleElement().satisfies(one -> {
+            assertThat(one.words()).startsWith("Cut something at {mm:40.0}, at “Cut the ");
+            assertThat(one.outcome()).isEqualTo("not looked at since");
+        });
     }
 
     @Test
