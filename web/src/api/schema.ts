@@ -2814,7 +2814,7 @@ export interface components {
     FaultChecked: {
       faultCheckId: string;
       /** @enum {string} */
-      finding: "DONE" | "SOUND" | "BAD";
+      finding: "DONE" | "SOUND" | "BAD" | "LEFT";
       functionId: string;
       /**
        * @description discriminator enum property added by openapi-typescript
@@ -5474,7 +5474,7 @@ export const earlierRepairTypeValues: ReadonlyArray<
 > = ["EarlierRepair"];
 export const faultCheckedFindingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["finding"]
-> = ["DONE", "SOUND", "BAD"];
+> = ["DONE", "SOUND", "BAD", "LEFT"];
 export const faultCheckedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["type"]
 > = ["FaultChecked"];

@@ -379,4 +379,27 @@ class DecideAndPartsTest {
         assertThat(ansa.text("/api/stock/preview", ",,,,\n1,2,3,4,5\n").status())
                 .isEqualTo(400);
     }
+
+    @Test
+    void theAgreedGradeStandsFirstOfWhatIsOnTheShelf() {
+        UUID job = cracked();
+        for (String grade : List.of("REFURBISHED_ORIGINAL", "PREMIUM_COPY")) {
+            long seq = ansa.get("/api/jobs/" + job).json().get("seq").asLong();
+            ansa.append(
+                    job,
+                    seq,
+                    Map.of(
+                            "type", "RepairAgreed",
+                            "repairId", "fused-front",
+                            "grade", grade,
+                            "price", 189,
+                            "currency", "EUR",
+                            "agreedBy", "Hut warden"));
+            assertThat(ansa.get("/api/jobs/" + job + "/parts")
+                            .json()
+                            .at("/0/row/grade")
+                            .asString())
+                    .isEqualTo(grade);
+        }
+    }
 }

@@ -1,6 +1,8 @@
 package ridgefall.app.parts;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -20,10 +22,12 @@ import ridgefall.app.job.Jobs;
 import ridgefall.app.parts.PriceLists.Changes;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.units.NotAllowed;
 
@@ -82,7 +86,7 @@ class StockController {
         return stock.returns(MOST_RETURNS);
     }
 
-    /** Parts that fit this job's device, those the agreed repair asks for first. */
+    /** Parts that fit this job's device: those the agreed repair asks for first, of them the agreed grade. */
     @GetMapping("/api/jobs/{jobId}/parts")
     List<FittingView> fitting(@PathVariable UUID jobId) {
         DeviceProfile profile = jobs.profile(jobId);
@@ -91,6 +95,7 @@ class StockController {
                 .repair()
                 .map(agreed -> profile.repair(agreed.repairId()).parts())
                 .orElse(List.of());
+        Optional<Grade> agreed = DecideState.of(state).repair().map(RepairAgreed::grade);
         return stock.fitting(profile.id(), profile.variantId()).stream()
                 .map(row -> new FittingView(
                         row,
@@ -98,7 +103,9 @@ class StockController {
                         needed.contains(row.kind()),
                         PartsState.of(state).parts().stream()
                                 .anyMatch(part -> part.stockId().equals(row.id()))))
-                .sorted((a, b) -> Boolean.compare(b.needed(), a.needed()))
+                .sorted(Comparator.comparing((FittingView fitting) -> !fitting.needed())
+                        .thenComparing(
+                                fitting -> agreed.isPresent() && fitting.row().grade() != agreed.get()))
                 .toList();
     }
 

@@ -20,7 +20,9 @@ public sealed interface TestFact extends Fact.Of<TestState> {
         /** Done: whether it helped is what the next test of the function says. */
         DONE("done"),
         SOUND("sound"),
-        BAD("bad");
+        BAD("bad"),
+        /** Not done: what else is there? */
+        LEFT("left for now");
 
         private final String words;
 

@@ -53,7 +53,7 @@ public final class TestStation implements StationRoom {
         for (Function function : openFunctions(profile)) {
             Step step = Checks.function(state, function, Phase.OPEN);
             nextCheck(profile, state, function, step).ifPresent(steps::add);
-            steps.add(step.leadingOn(ways(profile, state, function)));
+            steps.add(fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step);
         }
         for (Consequence consequence : Consequence.all(profile, state)) {
             if (consequence.todo() != null) {
@@ -77,7 +77,7 @@ public final class TestStation implements StationRoom {
 
     /** The cheapest way on from a function that fails; none where the fault finder has nothing more. */
     private static Optional<Step> nextCheck(DeviceProfile profile, JobState state, Function function, Step step) {
-        if (!step.problem()) {
+        if (!step.problem() || !fails(state, function.id())) {
             return Optional.empty();
         }
         Optional<PartKind> part = part(profile, state, function);
@@ -103,18 +103,27 @@ public final class TestStation implements StationRoom {
                     .filter(known -> known.id().equals(one.faultCheckId()))
                     .findFirst()
                     .orElseThrow();
-            if (check == FaultFinder.SWAP) {
-                continue;
-            }
-            // What was done and did not help: it fails again since.
-            belief = belief.given(one.finding() == Finding.SOUND ? check.goodIf() : check.badIf());
+            belief = switch (one.finding()) {
+                // What was done and did not help: it fails again since.
+                case DONE, BAD -> belief.given(check.badIf());
+                case SOUND -> belief.given(check.goodIf());
+                case LEFT -> belief;
+            };
         }
         return belief;
     }
 
     private static boolean works(JobState state, String functionId) {
+        return answered(state, functionId, Answer.PASS);
+    }
+
+    private static boolean fails(JobState state, String functionId) {
+        return answered(state, functionId, Answer.FAIL);
+    }
+
+    private static boolean answered(JobState state, String functionId, Answer answer) {
         return state.function(Phase.OPEN, functionId)
-                .filter(given -> given.answer() == Answer.PASS)
+                .filter(given -> given.answer() == answer)
                 .isPresent();
     }
 
@@ -126,7 +135,7 @@ public final class TestStation implements StationRoom {
         if (check == FaultFinder.SWAP) {
             choices = List.of(
                     PartsStation.swap(state, part.orElseThrow(), PartsFact.Bad.DEAD_AT_TEST),
-                    tried("Not that: what else?", function, check, Finding.SOUND));
+                    tried("Not that: what else?", function, check, Finding.LEFT));
         } else if (check.cures()) {
             choices = List.of(tried("Done: test it again", function, check, Finding.DONE));
         } else {

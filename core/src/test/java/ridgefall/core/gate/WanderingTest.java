@@ -49,7 +49,7 @@ import ridgefall.core.units.NotAllowed;
  * taken back. What must never happen is written down here once more, from the bare facts.
  */
 class WanderingTest {
-    private static final int TAPS = 150;
+    private static final int TAPS = 120;
 
     /** A new one every run; {@code -Dridgefall.seed} walks one again. */
     private static final long SEED = Long.getLong("ridgefall.seed", new Random().nextInt(1_000_000));

@@ -122,4 +122,12 @@ class TestStationTest {
     private static FunctionTested picture(Answer answer) {
         return new FunctionTested("picture", Phase.OPEN, answer, null);
     }
+
+    @Test
+    void anAnswerThatCannotBeTrueIsAskedAgainAndNoFaultIsLookedForInIt() {
+        Journey journey = loose().until(Station.SEAL).append(picture(Answer.FAIL));
+        assertThat(journey.step("open.stylus").answer()).isEqualTo("works, yet there is no picture");
+        assertThat(journey.step("open.stylus").lead()).isEqualTo(Step.Lead.ASK_AGAIN);
+        assertThat(journey.stepIds(Station.TEST)).noneMatch(id -> id.startsWith("test.fault.stylus"));
+    }
 }
