@@ -1241,6 +1241,7 @@ export interface components {
       | components["schemas"]["TimerStarted"]
       | components["schemas"]["TimerStopped"]
       | components["schemas"]["Undone"]
+      | components["schemas"]["UnlockedByOwner"]
       | components["schemas"]["WedgePulled"]
       | components["schemas"]["WedgeSet"];
     NewFact: {
@@ -3288,6 +3289,14 @@ export interface components {
        * @enum {string}
        */
       type: "Undone";
+    };
+    UnlockedByOwner: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "UnlockedByOwner";
+      what: string;
     };
     WedgePulled: {
       /** Format: double */
@@ -5701,6 +5710,9 @@ export const timerStoppedTypeValues: ReadonlyArray<
 > = ["TimerStopped"];
 export const undoneTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Undone"]["type"]> =
   ["Undone"];
+export const unlockedByOwnerTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["UnlockedByOwner"]["type"]
+> = ["UnlockedByOwner"];
 export const wedgePulledTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["WedgePulled"]["type"]
 > = ["WedgePulled"];

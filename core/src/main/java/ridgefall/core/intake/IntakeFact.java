@@ -367,6 +367,34 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
         }
     }
 
+    /** The owner unlocks it here and now. {@code what} is what may be opened. */
+    record UnlockedByOwner(String what) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.text("what", what, 200);
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.said(before.owner().unlocked(Optional.of(what)));
+        }
+
+        @Override
+        public Set<String> answers() {
+            return Set.of("intake.passcode");
+        }
+
+        @Override
+        public boolean voids(String id) {
+            return id.equals("intake.passcode");
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Unlocked by the owner: " + what;
+        }
+    }
+
     /**
      * Somebody was inside before.
      *

@@ -107,15 +107,19 @@ public record IntakeState(
     }
 
     /** What the owner was asked; empty where nobody asked. */
-    record Owner(Optional<DataKept> data, Optional<String> risksAcceptedBy) {
-        static final Owner SILENT = new Owner(Optional.empty(), Optional.empty());
+    record Owner(Optional<DataKept> data, Optional<String> risksAcceptedBy, Optional<String> unlocked) {
+        static final Owner SILENT = new Owner(Optional.empty(), Optional.empty(), Optional.empty());
 
         Owner data(DataKept said) {
-            return new Owner(Optional.of(said), risksAcceptedBy);
+            return new Owner(Optional.of(said), risksAcceptedBy, unlocked);
         }
 
         Owner accepted(String by) {
-            return new Owner(data, Optional.of(by));
+            return new Owner(data, Optional.of(by), unlocked);
+        }
+
+        Owner unlocked(Optional<String> what) {
+            return new Owner(data, risksAcceptedBy, what);
         }
     }
 
@@ -123,9 +127,12 @@ public record IntakeState(
     IntakeState hears(Entry entry) {
         if (entry.fact() instanceof StopFact.LetGoOn) {
             return looked(unit.battery(Optional.empty()));
-        } else if (entry.fact() instanceof JobFact.CheckAnswered none
-                && none.checkId().equals("intake.earlier")) {
-            return looked(unit.earlier(Optional.empty()));
+        } else if (entry.fact() instanceof JobFact.CheckAnswered none) {
+            return switch (none.checkId()) {
+                case "intake.earlier" -> looked(unit.earlier(Optional.empty()));
+                case "intake.passcode" -> said(owner.unlocked(Optional.empty()));
+                default -> this;
+            };
         }
         return entry.fact().irreversible() && !begun
                 ? new IntakeState(opened, openedAt, unit, owner, true, functionsAdded, cracks, marks, photos)

@@ -90,14 +90,31 @@ public final class IntakeStation implements StationRoom {
                         "off; what can't come off is propped level on the plate",
                         "Nothing stuck on"),
                 earlier(state),
-                noted(
+                passcode(state));
+    }
+
+    private static Step passcode(JobState state) {
+        String usual = "To the lock screen";
+        Step step = noted(
                         state,
                         "intake.passcode",
                         "Without the passcode",
                         "never ask for it: test to the lock screen, the owner unlocks at hand-over",
-                        "To the lock screen",
+                        usual,
                         "Owner unlocks now",
-                        "What may be opened"));
+                        "What may be opened")
+                .choosing(
+                        Step.go(usual, new JobFact.CheckAnswered("intake.passcode", Answer.PASS, null)),
+                        Step.other(
+                                "Owner unlocks now",
+                                new IntakeFact.UnlockedByOwner("?"),
+                                new Ask("what", "What may be opened", Ask.Kind.TEXT, null, null)));
+        return IntakeState.of(state)
+                .owner()
+                .unlocked()
+                .filter(what -> state.check("intake.passcode").isEmpty())
+                .map(what -> step.answered("owner unlocked it: " + what))
+                .orElse(step);
     }
 
     /** A profile of a class knows what most of them have; this one may have more. */

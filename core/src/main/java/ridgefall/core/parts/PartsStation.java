@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -76,7 +77,7 @@ public final class PartsStation implements StationRoom {
                         "They agree")
                 .leadingOn(swaps(state, first, Bad.WRONG_VARIANT)));
         repair.ifPresent(r -> r.needs().forEach(need -> steps.add(need(state, need))));
-        steps.add(arrival(state, kinds));
+        steps.addAll(arrivals(state, kinds));
         return steps;
     }
 
@@ -95,7 +96,7 @@ public final class PartsStation implements StationRoom {
                 kind.map(k -> "The part: " + k.words()).orElse("The part"),
                 "taken off the shelf, or bought for this job",
                 Step.go("It lies here", new CheckAnswered(id, Answer.PASS, null)),
-                order(id, "Must be ordered"));
+                order(state, id, "Must be ordered"));
         List<PartReserved> taken = PartsState.of(state).parts().stream()
                 .filter(part -> kind.isEmpty() || part.kind() == kind.get())
                 .toList();
@@ -114,7 +115,7 @@ public final class PartsStation implements StationRoom {
                     .leading(Step.Lead.HAS_COME)
                     .choosing(
                             Step.go("It has come", new PartsFact.PartArrived(step.id())),
-                            order(step.id(), "Ordered anew"));
+                            order(state, step.id(), "Ordered anew"));
         } else if (parts.arrived().contains(step.id())) {
             return step.answered("has come");
         }
@@ -126,12 +127,17 @@ public final class PartsStation implements StationRoom {
                 .orElse(step);
     }
 
-    private static Choice order(String stepId, String label) {
-        return Step.fail(
-                label,
-                new PartOrdered(stepId, "?", null, null, null),
+    /** Its price can be told once it is known what the shop reckons in. */
+    private static Choice order(JobState state, String stepId, String label) {
+        String currency =
+                DecideState.of(state).repair().map(RepairAgreed::currency).orElse(null);
+        List<Ask> asks = new ArrayList<>(List.of(
                 new Ask("supplier", "Ordered from", Ask.Kind.TEXT, null, null),
-                Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null));
+                Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null)));
+        if (currency != null) {
+            asks.add(Ask.ifKnown("price", "Price, " + currency, Ask.Kind.NUMBER, null));
+        }
+        return Step.fail(label, new PartOrdered(stepId, "?", null, null, currency), asks.toArray(Ask[]::new));
     }
 
     /** What lies there against what was agreed; only where the two differ. */
@@ -185,26 +191,41 @@ public final class PartsStation implements StationRoom {
                 Ask.ifKnown("words", "What is wrong with it?", Ask.Kind.TEXT, null));
     }
 
-    /** What can be tried before it is needed depends on what it is. */
-    private static Step arrival(JobState state, List<PartKind> kinds) {
-        boolean picture = kinds.stream().anyMatch(SHOWS::contains);
-        boolean touch = kinds.stream().anyMatch(FEELS::contains);
-        PartKind first = kinds.isEmpty() ? null : kinds.get(0);
-        Step step = kinds.isEmpty() || picture || touch
-                ? Checks.check(
-                        state,
-                        ARRIVAL,
-                        "Tested on arrival",
-                        (kinds.isEmpty() || picture && touch ? "picture and touch" : picture ? "picture" : "touch")
-                                + ", before it is needed",
-                        "Works")
+    /**
+     * What can be tried before it is needed depends on what it is; each part of a repair is tried by itself. Whoever began
+     * before the others were asked for is not asked any more.
+     */
+    private static List<Step> arrivals(JobState state, List<PartKind> kinds) {
+        if (kinds.isEmpty()) {
+            return List.of(tested(state, ARRIVAL, "picture and touch"));
+        }
+        List<Step> steps = new ArrayList<>();
+        for (PartKind kind : kinds) {
+            boolean first = kind == kinds.get(0);
+            Step step = arrival(state, first ? ARRIVAL : ARRIVAL + "-" + slug(kind), kind)
+                    .leadingOn(swap(state, kind, Bad.DEAD_ON_ARRIVAL));
+            boolean late = !first
+                    && step.open()
+                    && !step.problem()
+                    && IntakeState.of(state).begun();
+            if (!late && (first || SHOWS.contains(kind) || FEELS.contains(kind))) {
+                steps.add(step);
+            }
+        }
+        return steps;
+    }
+
+    private static Step arrival(JobState state, String id, PartKind kind) {
+        boolean picture = SHOWS.contains(kind);
+        boolean touch = FEELS.contains(kind);
+        return picture || touch
+                ? tested(state, id, picture && touch ? "picture and touch" : picture ? "picture" : "touch")
                 : Checks.check(
-                        state,
-                        ARRIVAL,
-                        "Looked over on arrival",
-                        "edges, windows and films, against the light",
-                        "Sound");
-        return step.leadingOn(swaps(state, first, Bad.DEAD_ON_ARRIVAL));
+                        state, id, "Looked over on arrival", "edges, windows and films, against the light", "Sound");
+    }
+
+    private static Step tested(JobState state, String id, String what) {
+        return Checks.check(state, id, "Tested on arrival", what + ", before it is needed", "Works");
     }
 
     /** What the new part should bring: it does, or the bench says now what it does without. */
@@ -219,7 +240,7 @@ public final class PartsStation implements StationRoom {
                 Step.go(
                         reserved ? "Provided for" : "It does, or provided for",
                         new CheckAnswered(id, Answer.PASS, null)),
-                order(id, "Must be ordered"));
+                order(state, id, "Must be ordered"));
         if (PartsState.of(state).brought(need)) {
             return Step.open(id, Station.PARTS, "Brings " + need.words(), null).answered("in the part");
         }

@@ -205,4 +205,13 @@ class IntakeStationTest {
         journey.append(new FunctionTested("light", Phase.BEFORE, Answer.CANNOT_TEST, "no picture"));
         assertThat(journey.step("before.light").open()).isFalse();
     }
+
+    @Test
+    void whatTheOwnerUnlocksIsSaidAsThat() {
+        Journey journey = new Journey().append(new IntakeFact.UnlockedByOwner("photos only"));
+        assertThat(journey.step("intake.passcode").answer()).isEqualTo("owner unlocked it: photos only");
+        assertThat(journey.course().words().say(2)).isEqualTo("Unlocked by the owner: photos only");
+        journey.append(new CheckAnswered("intake.passcode", Answer.PASS, null));
+        assertThat(journey.step("intake.passcode").answer()).isEqualTo("To the lock screen");
+    }
 }

@@ -193,4 +193,32 @@ class PartsStationTest {
         journey.append(new RepairAgreed("glass", null, new BigDecimal("99"), "EUR", "Ferry desk"));
         assertThat(journey.step("parts.arrival").hint()).isEqualTo("touch, before it is needed");
     }
+
+    @Test
+    void eachPartOfARepairIsTriedByItselfUnlessTheBenchHasBegun() {
+        DeviceProfile tarn = ShippedBook.profile("brackenholt-tarn-10");
+        RepairAgreed both = new RepairAgreed("glass-and-panel", null, new BigDecimal("149"), "EUR", "Ferry desk");
+        Journey journey = new Journey(tarn).until(Station.DECIDE).append(both);
+        assertThat(journey.stepIds(Station.PARTS)).endsWith("parts.arrival", "parts.arrival-panel");
+        assertThat(journey.step("parts.arrival").hint()).startsWith("touch");
+        assertThat(journey.step("parts.arrival-panel").hint()).startsWith("picture");
+        journey.append(new CheckAnswered("parts.arrival-panel", Answer.FAIL, "dark"));
+        assertThat(((PartSwapped) journey.step("parts.arrival-panel")
+                                .choices()
+                                .get(0)
+                                .fact())
+                        .kind())
+                .isEqualTo(PartKind.PANEL);
+        Journey older = new Journey(tarn).append(both).append(new StretchFreed("top-1"));
+        assertThat(older.stepIds(Station.PARTS)).doesNotContain("parts.arrival-panel");
+    }
+
+    @Test
+    void whatIsOrderedMayHaveItsPrice() {
+        Step here = agreed().step("parts.here");
+        assertThat(here.choices().get(1).asks())
+                .extracting(ask -> ask.field())
+                .containsExactly("supplier", "due", "price");
+        assertThat(((PartOrdered) here.choices().get(1).fact()).currency()).isEqualTo("EUR");
+    }
 }
