@@ -19,7 +19,6 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
-import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -31,9 +30,23 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(40);
 
+    /** From where the product is, and none of its pages. */
+    private static final String NO_PAGE = "/mark.svg";
+
+    private static final String NEXT_STEP = "document.querySelector('[data-next]')?.dataset.next";
+
+    /** What of the screen changes with every step: the step, a dialog, a clock, what the large action says, the page. */
+    private static final String STATE = "[" + NEXT_STEP + ", !!document.querySelector('[role=dialog] form'),"
+            + " !!document.querySelector('footer [role=timer]'),"
+            + " document.querySelector('footer button')?.innerText, location.pathname]";
+
+    private static final String PICTURES =
+            "[...document.querySelectorAll('img')].filter(i => i.alt === args[0] && i.naturalWidth > 0).length";
+
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
     private final ChromeDriver driver;
+    private final Waiting waiting;
     private final Product product;
     private final String url;
     private long lastTap = System.nanoTime();
@@ -61,18 +74,25 @@ final class Browser implements AutoCloseable {
                         .usingDriverExecutable(new File(program("/usr/bin/chromedriver")))
                         .build(),
                 options);
+        waiting = new Waiting(driver);
         // Skipping through a job waits for its plans, on a machine that may be busy.
         driver.manage().timeouts().scriptTimeout(PATIENCE.multipliedBy(3));
         size(1280, 800);
+        open(NO_PAGE);
     }
 
-    /** As a screen that nobody has sat at yet. */
+    /**
+     * As a screen that nobody has sat at yet, with none of the product's pages on it. What its scripts were compiled to is
+     * kept: to do that anew costs more than most journeys.
+     */
     void forget() {
         offline(false);
-        driver.get("about:blank");
-        driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", url, "storageTypes", "all"));
-        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+        open(NO_PAGE);
+        driver.executeScript("localStorage.clear()");
+        driver.manage().deleteAllCookies();
         size(1280, 800);
+        // Hands out the token that whoever writes past the screen has to show.
+        open(NO_PAGE);
     }
 
     private static String program(String path) {
@@ -90,14 +110,24 @@ final class Browser implements AutoCloseable {
         driver.manage().window().setSize(new Dimension(width + (int) missingX, height + (int) missingY));
     }
 
-    /** Signs in past the screen: as somebody who did so this morning. */
-    Browser signIn(String name, String password) {
+    /** The session of somebody who signed in this morning. */
+    Browser as(String name, String password) {
         driver.manage()
                 .addCookie(new Cookie.Builder("ridgefall_session", product.session(name, password))
                         .path("/")
                         .isHttpOnly(true)
                         .build());
-        open("/");
+        return this;
+    }
+
+    /** The technician's. */
+    Browser asAnsa() {
+        return as("Ansa Orrick", "warm-ledge-11");
+    }
+
+    /** Signs in past the screen, and looks at the bench. */
+    Browser signIn(String name, String password) {
+        as(name, password).open("/");
         awaitText("Take a job in");
         return this;
     }
@@ -108,6 +138,7 @@ final class Browser implements AutoCloseable {
 
     /** Types name and password, as everybody does at first. */
     Browser signInByHand(String name, String password) {
+        open("/");
         await(() -> driver.findElement(By.id("name"))).sendKeys(name, Keys.TAB, password, Keys.ENTER);
         awaitText("Take a job in");
         return this;
@@ -116,7 +147,6 @@ final class Browser implements AutoCloseable {
     /** Forgets who sits here, as closing the browser for good would. */
     void signOut() {
         driver.manage().deleteAllCookies();
-        open("/");
     }
 
     Browser signIn() {
@@ -215,12 +245,7 @@ final class Browser implements AutoCloseable {
 
     /** The step the large action stands for, or null while there is none. */
     String nextStep() {
-        List<WebElement> next = driver.findElements(By.cssSelector("[data-next]"));
-        try {
-            return next.isEmpty() ? null : next.get(0).getDomAttribute("data-next");
-        } catch (StaleElementReferenceException e) {
-            return null;
-        }
+        return (String) driver.executeScript("return " + NEXT_STEP + " ?? null");
     }
 
     /**
@@ -247,6 +272,9 @@ final class Browser implements AutoCloseable {
      */
     Browser skipTo(String stepId) {
         awaitAnswers();
+        String job = path();
+        // No page draws what nobody looks at.
+        open(NO_PAGE);
         Object failed = driver.executeAsyncScript("""
                 const [path, until, done] = arguments;
                 const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
@@ -271,10 +299,11 @@ final class Browser implements AutoCloseable {
                   return 'never came to ' + until;
                 };
                 go().then(done, e => done(String(e)));
-                """, path(), stepId);
+                """, job, stepId);
         if (failed != null) {
             throw new IllegalStateException(failed.toString());
         }
+        open(job);
         awaitStep(stepId);
         return this;
     }
@@ -290,26 +319,21 @@ final class Browser implements AutoCloseable {
     /** One action of the keyboard journey, and the wait for what it changes. */
     void goOn() {
         awaitAnswers();
-        String before = state();
-        if (!driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
+        List<?> before = (List<?>) driver.executeScript("return " + STATE);
+        if (Boolean.TRUE.equals(before.get(1))) {
             fillDialog();
-        } else if (!driver.findElements(By.cssSelector("footer [role=timer]")).isEmpty()) {
+        } else if (Boolean.TRUE.equals(before.get(2))) {
             tap("1");
         } else {
             tap(Keys.SPACE);
         }
-        try {
-            new WebDriverWait(driver, Duration.ofSeconds(4), Duration.ofMillis(40)).until(d -> !state().equals(before));
-        } catch (TimeoutException e) {
-            // Said again by the caller, with the place it is stuck at.
-        }
+        // Where nothing changes the caller says so, with the place it is stuck at.
+        waiting.until(Duration.ofSeconds(4), "JSON.stringify(" + STATE + ") !== JSON.stringify(args[0])", before);
     }
 
     /** A person waits for the screen to answer; what comes next may depend on it. */
     void awaitAnswers() {
-        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(30))
-                .until(d -> driver.findElements(By.cssSelector("footer[data-pending]:not([data-pending='0'])"))
-                        .isEmpty());
+        await("the answer to a tap", "!document.querySelector(\"footer[data-pending]:not([data-pending='0'])\")");
     }
 
     private void fillDialog() {
@@ -370,13 +394,11 @@ final class Browser implements AutoCloseable {
 
     /** How many pictures of that name are really drawn. */
     long pictures(String alt) {
-        return (Long) driver.executeScript(
-                "return [...document.querySelectorAll('img')].filter(i => i.alt === arguments[0] && i.naturalWidth > 0).length",
-                alt);
+        return (Long) driver.executeScript("return ((...args) => " + PICTURES + ")(...arguments)", alt);
     }
 
     void awaitPictures(String alt, long count) {
-        new WebDriverWait(driver, PATIENCE).until(d -> pictures(alt) == count);
+        await(count + " pictures of " + alt, PICTURES + " === args[1]", alt, count);
     }
 
     /** How many pixels so many millimetres of the edge take on a band. */
@@ -501,14 +523,6 @@ final class Browser implements AutoCloseable {
         }
     }
 
-    /** What of the screen changes with every step. */
-    private String state() {
-        return (String) driver.executeScript(
-                "return [document.querySelector('[data-next]')?.dataset.next, !!document.querySelector('[role=dialog]'),"
-                        + " !!document.querySelector('footer [role=timer]'),"
-                        + " document.querySelector('footer button')?.innerText, location.pathname].join('|')");
-    }
-
     String text() {
         return (String) driver.executeScript("return document.body.innerText");
     }
@@ -518,23 +532,28 @@ final class Browser implements AutoCloseable {
     }
 
     void awaitText(String text, Duration patience) {
-        try {
-            new WebDriverWait(driver, patience, Duration.ofMillis(50)).until(d -> text().contains(text));
-        } catch (TimeoutException e) {
-            throw new AssertionError("never saw “" + text + "” in:\n" + text(), e);
+        if (!waiting.until(patience, "document.body.innerText.includes(args[0])", text)) {
+            throw new AssertionError("never saw “" + text + "” in:\n" + text());
         }
     }
 
     void awaitNoText(String text) {
-        new WebDriverWait(driver, PATIENCE).until(d -> !text().contains(text));
+        await("an end of “" + text + "”", "!document.body.innerText.includes(args[0])", text);
     }
 
     void awaitStep(String stepId) {
-        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50)).until(d -> stepId.equals(nextStep()));
+        await(stepId + " as the next step", NEXT_STEP + " === args[0]", stepId);
+    }
+
+    /** @param condition see {@link Waiting} */
+    private void await(String what, String condition, Object... args) {
+        if (!waiting.until(PATIENCE, condition, args)) {
+            throw new AssertionError("never saw " + what + " in:\n" + text());
+        }
     }
 
     private <T> T await(Supplier<T> find) {
-        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
+        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(100))
                 .ignoring(NoSuchElementException.class, StaleElementReferenceException.class)
                 .until(d -> find.get());
     }
@@ -552,14 +571,12 @@ final class Browser implements AutoCloseable {
 
     /** Waits until the large timer, read together with the clock, says the same to the second. */
     void awaitTimerEndsAt(double seconds) {
-        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(100)).until(d -> {
-            Number ends = (Number) driver.executeScript("""
-                    const digits = document.querySelector('footer [role=timer] .digits');
-                    const [minutes, seconds] = digits?.innerText.split(':').map(Number) ?? [];
-                    return seconds === undefined ? null : Date.now() / 1000 + 60 * minutes + seconds;
-                    """);
-            return ends != null && Math.abs(ends.doubleValue() - seconds) < 1;
-        });
+        await("the timer end at " + seconds, """
+                (() => {
+                  const digits = document.querySelector('footer [role=timer] .digits');
+                  const [minutes, seconds] = digits?.innerText.split(':').map(Number) ?? [];
+                  return Math.abs(Date.now() / 1000 + 60 * minutes + seconds - args[0]) < 1;
+                })()""", seconds);
     }
 
     void open(String path) {
@@ -605,8 +622,18 @@ final class Browser implements AutoCloseable {
     }
 
     /** Serious and critical findings of axe on the screen as it stands. */
-    @SuppressWarnings("unchecked")
     List<String> accessibilityFindings() {
+        return axe("{resultTypes: ['violations']}");
+    }
+
+    /** Only of what another theme or another width can change: colours, and what has to be scrolled. */
+    List<String> visibleFindings() {
+        return axe(
+                "{resultTypes: ['violations'], runOnly: ['color-contrast', 'link-in-text-block', 'scrollable-region-focusable']}");
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<String> axe(String options) {
         try {
             if (!(Boolean) driver.executeScript("return 'axe' in window")) {
                 driver.executeScript(Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js")));
@@ -616,10 +643,10 @@ final class Browser implements AutoCloseable {
         }
         return (List<String>) driver.executeAsyncScript("""
                 const done = arguments[arguments.length - 1];
-                axe.run({resultTypes: ['violations']}).then(r => done(r.violations
+                axe.run(%s).then(r => done(r.violations
                     .filter(v => v.impact === 'serious' || v.impact === 'critical')
                     .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | '))));
-                """);
+                """.formatted(options));
     }
 
     boolean overflowsSideways() {

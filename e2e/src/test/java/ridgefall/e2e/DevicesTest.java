@@ -23,7 +23,7 @@ class DevicesTest {
             Pellow Dial 45      | bonded to the old panel with optical liquid  | heat.
             """)
     void goesThroughIntakeDecisionAndPartsAndExplainsItself(String device, String because, String after, Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn(device, "Owner of a " + device, "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn(device, "Owner of a " + device, "cracked");
         bench.skipTo("decide.repair");
         bench.awaitText(because);
         bench.agreeToTheFirstQuote("Hut warden");
@@ -36,7 +36,7 @@ class DevicesTest {
 
     @Test
     void aDeadPanelTooNeedsBoth(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Marrowby Quire 8", "Stove hut", "no picture");
+        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Stove hut", "no picture");
         bench.skipTo("before.picture");
         bench.tap("2");
         bench.skipTo("decide.repair");
@@ -46,7 +46,7 @@ class DevicesTest {
 
     @Test
     void whatIsNotWorthItGoesBackAsItCame(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Sillery Satchel 7", "Old satchel", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Old satchel", "cracked");
         bench.skipTo("decide.repair");
         bench.click("What another one costs");
         bench.type("price", "60");
@@ -62,7 +62,7 @@ class DevicesTest {
 
     @Test
     void cracksBendsAndALiveDeviceAreSaidAtTheLaterStations(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Quire 11", "Marked hut", "bent and cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Quire 11", "Marked hut", "bent and cracked");
         bench.awaitText("Draw each crack");
         bench.stroke("[data-board]", 0.55, 0.1, 0.45, 0.4);
         bench.awaitText("Crack ✕");
@@ -84,7 +84,7 @@ class DevicesTest {
 
     @Test
     void aTechnicianTellsTheLeadThatTheBookIsWrong(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Brackenholt Tarn 10", "Tarn hut", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Brackenholt Tarn 10", "Tarn hut", "cracked");
         bench.click("The book is wrong here");
         bench.put("correction-what", "antenna");
         bench.type("correction-found", "starts 4 mm earlier");

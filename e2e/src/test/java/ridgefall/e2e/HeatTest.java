@@ -10,7 +10,7 @@ class HeatTest {
 
     @Test
     void aRecipeFromElsewhereIsJudgedForThisDevice(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Recipe hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takeIn("Recipe hut", "cracked").skipTo("heat.soak");
         bench.click("Sources and recipes");
         bench.awaitText("A recipe from elsewhere");
         bench.put("settingC", "95");

@@ -43,7 +43,7 @@ class JourneyTest {
 
     @Test
     void sealingIsHeldByWhatIsMissingAndTheServerRefusesToo(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Ferry Merrow", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Ferry Merrow", "cracked");
         bench.skipTo("carry.light-insert");
         bench.station("Seal");
         bench.awaitText("Held by ");
@@ -62,7 +62,7 @@ class JourneyTest {
 
     @Test
     void aWedgeLeftInHoldsTheSealUntilItIsPulled(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Ferry Sandling", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Ferry Sandling", "cracked");
         bench.skipTo("heat.soak");
         bench.goOn();
         bench.goOn();
@@ -86,7 +86,7 @@ class JourneyTest {
 
     @Test
     void badInputIsToldWhereItWasTypedAndNothingIsLost(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Lift station", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Lift station", "cracked");
         bench.skipTo("decide.repair");
         bench.openDialog();
         bench.type("price", "twelve");
@@ -99,7 +99,7 @@ class JourneyTest {
 
     @Test
     void aMisTapIsTakenBackWithOneKey(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Hut", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Hut", "cracked");
         bench.goOn();
         bench.awaitStep("intake.battery");
         bench.awaitAnswers();

@@ -13,7 +13,7 @@ class KilledServersTest {
 
     @Test
     void aDatabaseAwayForTwentySecondsIsSaidAndQueuedTapsArriveOnce(Visit visit, Product product) {
-        Browser bench = visit.browser().signIn().takeIn("Database away", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Database away", "cracked");
         bench.awaitStep("intake.front");
         product.stopDatabase();
         long stopped = System.nanoTime();
@@ -43,7 +43,7 @@ class KilledServersTest {
 
     @Test
     void whicheverHalfWasKilledTheSameCommandHealsIt(Visit visit, Product product) {
-        Browser bench = visit.browser().signIn().takeIn("Killed database", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Killed database", "cracked");
         product.killDatabase();
         bench.tap(" ");
         bench.awaitText("1 tap is kept");
@@ -66,11 +66,11 @@ class KilledServersTest {
 
     @Test
     void twoDevicesOnTwoSourcesKeepTimersAndForecastsOverARestartOfServerAndDatabase(Visit visit, Product product) {
-        Browser pad = atSoak(visit.browser().signIn(), "Two sources, left");
+        Browser pad = atSoak(visit.browser().asAnsa(), "Two sources, left");
         pad.goOn();
         pad.awaitText("Soaking on Gel pad");
         double padEnds = pad.soakEndsAt();
-        Browser plate = atSoak(visit.browser().signIn("Marn Ulscarth", "ridge-lead-33"), "Two sources, right");
+        Browser plate = atSoak(visit.browser().as("Marn Ulscarth", "ridge-lead-33"), "Two sources, right");
         plate.click("Sources and recipes");
         plate.awaitText("why, or why not");
         plate.clickIn("Plate 1", "Take");

@@ -19,7 +19,7 @@ class LargeActionTest {
     @Test
     void afterABadAnswerTheQuestionIsPutAgainAndAwayFromItsStationItLeadsBack(Visit visit) {
         Browser bench =
-                visit.browser().signIn().takeIn("Failing hut", "cracked").skipTo("clean.flat");
+                visit.browser().asAnsa().takeIn("Failing hut", "cracked").skipTo("clean.flat");
         bench.tap("2");
         bench.type("reason", "glue in a corner");
         bench.awaitText("Check again");
@@ -46,7 +46,7 @@ class LargeActionTest {
     @Test
     void aSwollenBatteryLeadsToTheStopAndNowhereElse(Visit visit) {
         Browser bench = visit.browser()
-                .signIn()
+                .asAnsa()
                 .takeIn("Swollen hut", "lifts by itself")
                 .skipTo("intake.battery");
         bench.tap("2");
@@ -63,7 +63,7 @@ class LargeActionTest {
 
     @Test
     void aPlanThatItsOwnWordsRefuseLeadsToTheReasons(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Satchel 7", "Cold hut", "shattered");
+        Browser bench = visit.browser().asAnsa().takeIn("Satchel 7", "Cold hut", "shattered");
         bench.tap("2");
         bench.skipTo("heat.soak");
         bench.awaitText("See why not");

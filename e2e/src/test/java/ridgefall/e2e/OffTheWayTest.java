@@ -13,7 +13,7 @@ class OffTheWayTest {
 
     @Test
     void aBatteryThatIsADangerStopsTheJobUntilALeadWhoSeesHowItLiesLetsItGoOn(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Danger hut", "cracked").skipTo("strip.proven");
+        Browser bench = visit.browser().asAnsa().takeIn("Danger hut", "cracked").skipTo("strip.proven");
         bench.tap("w");
         bench.click("Left for whoever goes on");
         bench.type("words", "cell felt soft at the port");
@@ -46,7 +46,7 @@ class OffTheWayTest {
 
     @Test
     void aPictureThatFailsLeadsToThePlugThenToAnotherPartAndAsksForWhatHungOnIt(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Dark hut", "cracked").skipTo("open.picture");
+        Browser bench = visit.browser().asAnsa().takeIn("Dark hut", "cracked").skipTo("open.picture");
         bench.tap("2");
         bench.awaitStep("test.fault.picture.reseat");
         bench.tap(Keys.SPACE);
@@ -74,7 +74,7 @@ class OffTheWayTest {
     @Test
     void aPartIsOrderedComesTheNextDayAndAnotherGradeIsSettledWithTheOwner(Visit visit) {
         Browser bench =
-                visit.browser().signIn().takeIn("Waiting hut", "cracked").skipTo("decide.repair");
+                visit.browser().asAnsa().takeIn("Waiting hut", "cracked").skipTo("decide.repair");
         bench.agreeToTheFirstQuote("Waiting warden");
         bench.awaitStep("parts.here");
         bench.tap("2");
@@ -102,7 +102,7 @@ class OffTheWayTest {
 
     @Test
     void aCutCableIsToldWhereItWasAndTheOwnerWhoDeclinesGetsItBackTogether(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Cut hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takeIn("Cut hut", "cracked").skipTo("heat.soak");
         bench.goOn();
         bench.awaitText("Soaking on");
         bench.tap("1");
@@ -135,7 +135,7 @@ class OffTheWayTest {
 
     @Test
     void aBrokenClipIsToldAndLookedAtBeforeTheFrontGoesOn(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Crate 10", "Clip hut", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Crate 10", "Clip hut", "cracked");
         bench.skipTo("separate.open");
         bench.tap("w");
         bench.tap("7");

@@ -12,7 +12,7 @@ class ResilienceTest {
 
     @Test
     void aSecondScreenSeesATap(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Two screens", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Two screens", "cracked");
         Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
         second.open(bench.path());
         second.awaitStep("intake.front");
@@ -34,7 +34,7 @@ class ResilienceTest {
 
     @Test
     void theSlowerOfTwoBenchesIsToldWhatChangedAndDecides(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Conflicting hut", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Conflicting hut", "cracked");
         Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
         second.open(bench.path());
         second.awaitStep("intake.front");

@@ -12,7 +12,7 @@ class RolesTest {
 
     @Test
     void theFrontDeskSeesTheBenchButIsNotOfferedItsWork(Visit visit) {
-        Browser desk = visit.browser().signIn("Tove Brandreth", "ferry-desk-22").takeIn("Desk job", "cracked");
+        Browser desk = visit.browser().as("Tove Brandreth", "ferry-desk-22").takeIn("Desk job", "cracked");
         desk.skipTo("decide.repair");
         desk.goOn();
         desk.goOn();
@@ -21,7 +21,7 @@ class RolesTest {
 
     @Test
     void aFailedTestHoldsTheSealUntilALeadAnswersForIt(Visit visit) {
-        Browser bench = visit.browser().signIn().takeIn("Signed-off hut", "cracked");
+        Browser bench = visit.browser().asAnsa().takeIn("Signed-off hut", "cracked");
         bench.skipTo("open.stylus");
         bench.tap("2");
         bench.awaitText("Fails");
@@ -36,6 +36,7 @@ class RolesTest {
         lead.awaitNoText("Stylus draws straight: Fails");
         bench.awaitNoText("Stylus draws straight: Fails");
         bench.skipTo("prove.hand-over");
+        bench.station("Seal");
         bench.awaitText("Back to Prove");
         bench.goOn();
         bench.awaitNoText("Back to Prove");

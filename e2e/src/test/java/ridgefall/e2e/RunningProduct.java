@@ -41,7 +41,6 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
             Browser left = free.poll();
             Browser browser = left == null ? new Browser(product) : left;
             taken.add(browser);
-            browser.open("/");
             return browser;
         }
 

@@ -18,6 +18,7 @@ class Screenshots {
     void ofEveryMainView(Visit visit) throws IOException {
         Files.createDirectories(FOLDER);
         Browser bench = visit.browser();
+        bench.open("/");
         bench.awaitText("Sign in");
         shoot(bench, "sign-in");
         bench.signInByHand();
