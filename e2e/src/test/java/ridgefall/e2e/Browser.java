@@ -231,9 +231,13 @@ final class Browser implements AutoCloseable {
     }
 
     private void clickFirst(String xpath) {
-        // What is drawn anew between finding and clicking is found once more.
+        // What is drawn anew between finding and clicking is found once more; nobody presses what can't be pressed yet.
         await(() -> {
-            driver.findElement(By.xpath(xpath)).click();
+            WebElement found = driver.findElement(By.xpath(xpath));
+            if (!found.isEnabled()) {
+                return false;
+            }
+            found.click();
             return true;
         });
     }
