@@ -1765,13 +1765,22 @@ export interface components {
       stretchId: string;
       clockwise: boolean;
       newEntry: boolean;
+      towards: string;
       warmAgain: boolean;
+      warmedOnTheWay: string[];
       /** Format: double */
       seconds: number;
       /** Format: double */
+      mmPerS: number;
+      /** Format: double */
+      bondC: number;
+      tool: string;
+      /** Format: double */
+      pickMm: number | null;
+      /** Format: double */
       forceN: number;
       /** Format: double */
-      liftLimitMm: number;
+      riseMm: number | null;
       /** Format: double */
       wedgeAtMm: number | null;
     };
@@ -1786,6 +1795,10 @@ export interface components {
       workableFromC: number;
       /** Format: double */
       cuttingSeconds: number;
+      /** Format: int32 */
+      warmings: number;
+      /** Format: double */
+      againSeconds: number;
       wedge: components["schemas"]["ChoiceView"];
     };
     StretchView: {

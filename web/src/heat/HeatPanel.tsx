@@ -59,7 +59,7 @@ function Planned({
   const late = plan.readyAtSeconds.p90;
   const rows: [string, string][] = [
     [
-      "bond ready",
+      "first soft",
       early === null
         ? "not here"
         : `${clockWords(Math.round(early))} – ${late === null ? "…" : clockWords(Math.round(late))}`,

@@ -11,7 +11,7 @@ import { filled } from "@/job/filled";
 import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
-import { duration, length, lengthAtMost, type Units } from "@/units/units";
+import { duration, length, lengthAtMost, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
 type Plan = Schemas["SeparateView"];
@@ -62,30 +62,42 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
   }
   const move = plan.moves[0];
   const stretch = plan.stretches.find((s) => s.id === move?.stretchId);
+  const coldThere =
+    forecast !== undefined &&
+    soaked &&
+    stretch !== undefined &&
+    isColdAt(forecast, sinceS, stretch.fromMm + stretch.lengthMm / 2);
   return (
     <>
       <BandAndOutline {...picture}>
         {move && stretch ? (
           <>
-            <p className="digits text-4xl leading-none font-bold whitespace-nowrap lg:text-5xl">
-              {lengthAtMost(stretch.depthMm, units)}
-            </p>
-            <p className="mt-2 text-xl leading-snug font-semibold">deep at most: {stretch.depthBecause}</p>
-            <GoneCold
-              job={job}
-              choose={choose}
-              likely={move.warmAgain}
-              coldThere={
-                forecast !== undefined &&
-                soaked &&
-                isColdAt(forecast, sinceS, stretch.fromMm + stretch.lengthMm / 2)
-              }
+            <Facts
+              facts={[
+                ["deep at most", lengthAtMost(stretch.depthMm, units)],
+                [
+                  `${move.tool} at most`,
+                  move.pickMm === null ? "the thinnest" : lengthAtMost(move.pickMm, units),
+                ],
+                ...(coldThere
+                  ? []
+                  : ([
+                      ["a second", length(move.mmPerS, units)],
+                      ["of cutting", duration(move.seconds)],
+                    ] as const)),
+              ]}
             />
-            <p className="mt-2 text-lg leading-snug">
-              {stretch.place}, {move.newEntry ? "enter here, then " : ""}
-              {move.clockwise ? "clockwise" : "counter-clockwise"} seen face up. Lifted by more than{" "}
-              {lengthAtMost(move.liftLimitMm, units)} the glass may break.
+            <p className="mt-3 text-xl leading-snug font-semibold">
+              {move.newEntry ? "Enter here, then " : ""}
+              {move.towards}
             </p>
+            <p className="leading-snug">
+              Depth set by {stretch.depthBecause}. {lifting(move, units)}
+            </p>
+            {move.warmedOnTheWay.length > 0 && (
+              <p className="leading-snug">Warm it again at {say(move.warmedOnTheWay.join("; "), units)}.</p>
+            )}
+            <GoneCold job={job} choose={choose} likely={move.warmAgain} coldThere={coldThere} />
             {stretch.dangerous && (
               <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
             )}
@@ -99,8 +111,8 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-2">
         <p className="text-quiet">
           {plan.moves.length} of {plan.stretches.length} stretches hold, about {duration(plan.cuttingSeconds)}{" "}
-          of cutting. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Enter {plan.entrySeam}.
-          Gloves and eye protection on.
+          of cutting{again(plan)}. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Enter{" "}
+          {plan.entrySeam}. Gloves and eye protection on.
         </p>
         {pointed !== null && !job.closed && (
           <Button
@@ -116,6 +128,35 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       </div>
     </>
   );
+}
+
+/** What a hand needs while it cuts, large enough for arm's length. */
+function Facts({ facts }: { facts: readonly (readonly [what: string, value: string])[] }) {
+  return (
+    <dl className="grid grid-cols-2 gap-x-5 gap-y-2">
+      {facts.map(([what, value]) => (
+        <div key={what} className="flex flex-col-reverse">
+          <dt className="leading-tight text-quiet">{what}</dt>
+          <dd className="digits text-2xl leading-none font-bold whitespace-nowrap">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function lifting(move: Plan["moves"][number], units: Units): string {
+  if (move.riseMm === null) {
+    return "Do not lift: cut from the frame's side.";
+  }
+  return `Once free, this edge may rise ${lengthAtMost(move.riseMm, units)}.`;
+}
+
+function again(plan: Plan): string {
+  if (plan.warmings === 0) {
+    return "";
+  }
+  const times = plan.warmings === 1 ? "once" : `${plan.warmings} times`;
+  return ` and warming again ${times}, ${duration(plan.warmings * plan.againSeconds)}`;
 }
 
 /** By the forecast that knows the cracks. */

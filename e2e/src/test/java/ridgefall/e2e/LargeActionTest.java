@@ -63,7 +63,7 @@ class LargeActionTest {
 
     @Test
     void aPlanThatItsOwnWordsRefuseLeadsToTheReasons(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Satchel 7", "Cold hut", "shattered");
+        Browser bench = visit.browser().asAnsa().takeIn("Dial 45", "Cold hut", "shattered");
         bench.tap("2");
         bench.skipTo("heat.soak");
         bench.awaitText("See why not");

@@ -10,8 +10,10 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.gate.Course;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
@@ -41,10 +43,16 @@ class SeparateController {
             String stretchId,
             boolean clockwise,
             boolean newEntry,
+            String towards,
             boolean warmAgain,
+            List<String> warmedOnTheWay,
             double seconds,
+            double mmPerS,
+            double bondC,
+            String tool,
+            @Schema(nullable = true) Double pickMm,
             double forceN,
-            double liftLimitMm,
+            @Schema(nullable = true) Double riseMm,
             @Schema(nullable = true) Double wedgeAtMm) {}
 
     record SeparateView(
@@ -55,6 +63,8 @@ class SeparateController {
             int greatestOpeningDeg,
             double workableFromC,
             double cuttingSeconds,
+            int warmings,
+            double againSeconds,
             ChoiceView wedge) {}
 
     @GetMapping("/api/jobs/{jobId}/separate")
@@ -78,21 +88,33 @@ class SeparateController {
                                 SeparateState.of(course.state()).freed().contains(s.id())))
                         .toList(),
                 plan.moves().stream()
-                        .map(m -> new MoveView(
-                                m.stretchId(),
-                                m.clockwise(),
-                                m.newEntry(),
-                                m.warmAgain(),
-                                m.seconds(),
-                                m.forceN(),
-                                m.liftLimitMm(),
-                                m.wedgeAtMm()))
+                        .map(m -> move(profile, plan.stretch(m.stretchId()).where(), m))
                         .toList(),
                 plan.entrySeam(),
                 profile.placeName(plan.opensOn()),
                 plan.greatestOpeningDeg(),
                 plan.workableFromC(),
                 plan.cuttingSeconds(),
+                plan.warmings(),
+                plan.againSeconds(),
                 ChoiceView.of(SeparateStation.wedge(), who.role()));
+    }
+
+    private static MoveView move(DeviceProfile profile, EdgeInterval where, CutPlan.Move m) {
+        return new MoveView(
+                m.stretchId(),
+                m.clockwise(),
+                m.newEntry(),
+                PlaceWords.towards(profile, where, m.clockwise()),
+                m.warmAgain(),
+                m.pausesAtMm().stream().map(at -> PlaceWords.at(profile, at)).toList(),
+                m.seconds(),
+                m.mmPerS(where.lengthMm()),
+                m.bondC(),
+                m.tool(),
+                m.pickMm(),
+                m.forceN(),
+                m.riseMm(),
+                m.wedgeAtMm());
     }
 }

@@ -9,6 +9,7 @@ import ridgefall.core.heat.HeatSource;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.CutPlanner;
+import ridgefall.core.separate.Warmth;
 
 /**
  * The computed plans a course stands on. A plan depends on its question alone, so whoever asks often may keep the
@@ -40,12 +41,12 @@ public interface Planning {
 
     default CutPlan cut(CutQuestion question) {
         HeatPlan heat = heat(question.heat).get(0);
+        DeviceProfile profile = question.heat.profile();
         return CutPlanner.plan(
-                question.heat.profile(),
+                profile,
                 question.heat.condition(),
                 question.heat.cracks(),
                 question.freed,
-                heat.workableFromC(),
-                heat.workableForSeconds().p50());
+                Warmth.of(heat, profile.edge().turn()));
     }
 }

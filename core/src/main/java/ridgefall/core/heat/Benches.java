@@ -72,7 +72,8 @@ final class Benches {
         One(Bench bench, HeatRing ring) {
             this.bench = bench;
             this.ring = ring;
-            this.look = new Track.Look(ring, meeting.targets(), meeting.dwells(), device.plasticBezel());
+            this.look = new Track.Look(
+                    ring, meeting.targets(), meeting.dwells(), source.kind().air(), device.plasticBezel());
             this.over = meeting.over(ring, bench.contactWPerM2K(), source::kept, true);
             this.track = look.run(ring.atRoom(), over, STEP_S, steps, 0);
         }

@@ -13,13 +13,9 @@ import ridgefall.core.profile.HeatStack;
 /**
  * The edge cut into equal pieces with what matters of each for heat, clockwise from position 0.
  *
- * @param workingStretch where air goes stretch by stretch, as on the longest straight edge: no other takes longer
- * @param stretches how many of them go round the edge
+ * @param longest straight edge: no other takes air longer
  */
-record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval workingStretch, int stretches) {
-    /** As much as air can keep warm at a time: about a hand's width. */
-    private static final double STRETCH_MM = 100;
-
+record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
     /** Where nobody measured, a bent frame is lifted over this share of its shorter side, to both sides of the corner. */
     private static final double LIFTED_SHARE = 0.5;
 
@@ -64,12 +60,12 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval workingStretch, in
                 .map(EdgeLine.Part::interval)
                 .max(Comparator.comparingDouble(EdgeInterval::lengthMm))
                 .orElse(turn.whole());
-        return new EdgePieces(
-                turn, pieces, workedAtATime(longest, turn), (int) Math.ceil(turn.lengthMm() / STRETCH_MM));
+        return new EdgePieces(turn, pieces, longest);
     }
 
-    private static EdgeInterval workedAtATime(EdgeInterval longest, Turn turn) {
-        double length = Math.min(longest.lengthMm(), STRETCH_MM);
+    /** Where air goes stretch by stretch, {@code strokeMm} at a time. */
+    EdgeInterval workingStretch(double strokeMm) {
+        double length = Math.min(longest.lengthMm(), strokeMm);
         double from = longest.fromMm() + (longest.lengthMm() - length) / 2;
         return new EdgeInterval(turn.wrap(from), length);
     }
@@ -83,8 +79,7 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval workingStretch, in
                 IntStream.range(0, count)
                         .mapToObj(i -> new Piece(i * length, length, stack.ledgeWidthMm(), 0, false, "edge"))
                         .toList(),
-                workedAtATime(new EdgeInterval(0, turn.lengthMm() / 3.4), turn),
-                (int) Math.ceil(turn.lengthMm() / STRETCH_MM));
+                new EdgeInterval(0, turn.lengthMm() / 3.4));
     }
 
     private static double gapMm(EdgeLine edge, List<BendMarked> bends, double positionMm) {
@@ -113,7 +108,8 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval workingStretch, in
     }
 
     /** The pieces of the working stretch; where all are longer than it, the one in its middle. */
-    int[] onWorkingStretch() {
+    int[] onWorkingStretch(double strokeMm) {
+        EdgeInterval workingStretch = workingStretch(strokeMm);
         int[] on = IntStream.range(0, count())
                 .filter(i -> turn.contains(workingStretch, pieces.get(i).middleMm()))
                 .toArray();

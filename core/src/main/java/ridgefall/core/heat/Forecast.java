@@ -174,15 +174,16 @@ public record Forecast(
         }
 
         /**
-         * When a curve first gets to the workable temperature, or below it, s since the last soak began; infinite if it
-         * does not.
+         * When a curve first gets to the workable temperature, or cold again, s since the last soak began; infinite if it does
+         * not.
          */
         private double crosses(double fromS, boolean upwards, IntToDoubleFunction celsius) {
             int from = timeline.step(fromS);
             double sign = upwards ? 1 : -1;
+            double meetsC = upwards ? device.workableFromC() : device.coldBelowC();
             double before = Double.NaN;
             for (int i = from; i <= timeline.steps(); i++) {
-                double over = sign * (celsius.applyAsDouble(i) - device.workableFromC());
+                double over = sign * (celsius.applyAsDouble(i) - meetsC);
                 if (over >= 0) {
                     double back = i == from ? 0 : over / (over - before);
                     return Math.max(0, (i - back) * STEP_S - timeline.lastFromS());

@@ -1,6 +1,8 @@
 package ridgefall.core.heat;
 
 import java.util.List;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
 
@@ -15,7 +17,7 @@ import ridgefall.core.units.Source;
  * @param readyAt when the coldest stretch becomes workable; infinite where it never does within the horizon
  * @param latestSeconds stop here whatever the bond does: something comes too near a limit
  * @param bondAtPullC the coldest stretch
- * @param workableForSeconds how long the coldest stretch stays workable after it is taken off
+ * @param workableForSeconds how long after it is taken off the coldest stretch can be cut before it is warmed again
  * @param reheatSeconds how long it goes back on once it has gone cold
  * @param preheatSeconds how long before that the source is switched on
  * @param feasible false when no setting of this source keeps the limits and softens the bond
@@ -48,6 +50,8 @@ public record HeatPlan(
         List<Influence> influences,
         List<Candidate> candidates) {
 
+    static final double OFF_STEP_S = 20;
+
     public double settingC() {
         return setup.settingC();
     }
@@ -66,6 +70,8 @@ public record HeatPlan(
      * @param readySeconds when it becomes workable; infinite where it does not
      * @param workableForSeconds how long it stays so after it is taken off
      * @param why what holds it back, or null
+     * @param meant whether it is to get warm at all: where air goes stretch by stretch, one is for all
+     * @param offC the bond from the pull on, every {@value HeatPlan#OFF_STEP_S} s
      */
     public record Stretch(
             double fromMm,
@@ -73,7 +79,26 @@ public record HeatPlan(
             double bondAtPullC,
             double readySeconds,
             double workableForSeconds,
-            String why) {}
+            String why,
+            boolean meant,
+            List<Double> offC) {
+
+        /** The bond so long after it was taken off; after the last of the curve as warm as then. */
+        double offC(double seconds) {
+            double at = Math.min(offC.size() - 1.0, seconds / OFF_STEP_S);
+            int below = (int) at;
+            int above = Math.min(offC.size() - 1, below + 1);
+            return offC.get(below) + (at - below) * (offC.get(above) - offC.get(below));
+        }
+    }
+
+    /** The bond at its coldest over a part of the edge that was warmed, so long after it was taken off, °C. */
+    public double bondOffC(Turn turn, EdgeInterval where, double seconds) {
+        List<Stretch> here = stretches.stream()
+                .filter(s -> dwells > 1 ? s.meant() : turn.overlap(where, new EdgeInterval(s.fromMm(), s.lengthMm())))
+                .toList();
+        return here.stream().mapToDouble(s -> s.offC(seconds)).min().orElseThrow();
+    }
 
     /** When the bond becomes workable if one unknown lies at its low or high end and all others are as usual. */
     public record Influence(String unknown, double secondsAtLow, double secondsAtHigh) {

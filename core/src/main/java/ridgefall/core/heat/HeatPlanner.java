@@ -19,9 +19,6 @@ import ridgefall.core.units.NotAllowed;
  * stop on nine of ten benches.
  */
 public final class HeatPlanner {
-    /** Dry peel force per width that a pick is pushed through by hand without prying. */
-    public static final double WORKABLE_N_PER_MM = 0.4;
-
     /** Benches behind a plan that someone acts on. */
     public static final int FULL = 48;
     /** Benches behind a first look. */

@@ -121,6 +121,17 @@ final class HeatRing {
         return hottest;
     }
 
+    /** What it takes to warm all of the device by a kelvin. */
+    double heldJPerK() {
+        return RingNetwork.sum(net.columnJPerK) + RingNetwork.sum(net.rimJPerK) + RingNetwork.sum(net.centreJPerK);
+    }
+
+    /** The time constant with which a device of one temperature cools in still air, s. */
+    double coolingS() {
+        return heldJPerK()
+                / (Exposure.STILL_AIR_W_PER_M2K * 2 * net.stack.areaM2() + RingNetwork.sum(net.rimLossWPerK));
+    }
+
     /** What the device holds above the room's temperature, J. */
     double storedJ(double[] state) {
         double stored = 0;

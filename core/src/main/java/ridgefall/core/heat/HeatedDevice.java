@@ -3,6 +3,7 @@ package ridgefall.core.heat;
 import java.util.List;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatLimits;
@@ -12,14 +13,14 @@ import ridgefall.core.profile.HeatStack;
  * A device as it comes to a source: its layers, its damage, and what it must not pass.
  *
  * @param profileId the device in the book; what was measured of one holds for its like
- * @param workableFromC bond temperature from which the pick goes through without force; infinite where none does
+ * @param cutting how its bond is cut
  */
 record HeatedDevice(
         String profileId,
         HeatStack stack,
         FrontCondition condition,
         EdgePieces pieces,
-        double workableFromC,
+        Cutting cutting,
         HeatLimits limits) {
     /** Below this conductivity a frame is plastic, and its bezel faces the source. */
     private static final double PLASTIC_W_PER_MK = 1;
@@ -40,14 +41,23 @@ record HeatedDevice(
                 profile.heat(),
                 condition,
                 EdgePieces.of(profile, cracks, bends, pieceMm),
-                profile.factoryAdhesive().workableFromC(HeatPlanner.WORKABLE_N_PER_MM),
+                Cutting.byHand(profile.factoryAdhesive()),
                 profile.limits());
     }
 
     /** The battery's place is empty; what is left warms sooner. */
     HeatedDevice withoutBattery() {
-        return new HeatedDevice(
-                profileId, stack.withoutBattery(), condition, pieces, workableFromC, limits.withoutBattery());
+        return new HeatedDevice(profileId, stack.withoutBattery(), condition, pieces, cutting, limits.withoutBattery());
+    }
+
+    /** Bond temperature from which the pick goes through; infinite where none does. */
+    double workableFromC() {
+        return cutting.workableFromC();
+    }
+
+    /** Bond temperature below which it has gone cold again; infinite with {@link #workableFromC}, or a little sooner. */
+    double coldBelowC() {
+        return cutting.coldBelowC();
     }
 
     boolean plasticBezel() {

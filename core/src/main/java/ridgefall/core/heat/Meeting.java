@@ -55,7 +55,7 @@ final class Meeting {
     /** The pieces that are meant to get warm. */
     int[] targets() {
         if (setup.sweep() == Sweep.STRETCH_BY_STRETCH) {
-            return pieces.onWorkingStretch();
+            return pieces.onWorkingStretch(source.strokeMm());
         }
         int[] all = new int[pieces.count()];
         Arrays.setAll(all, i -> i);
@@ -64,7 +64,9 @@ final class Meeting {
 
     /** How often the same is done to one stretch after the other. */
     int dwells() {
-        return setup.sweep() == Sweep.STRETCH_BY_STRETCH ? pieces.stretches() : 1;
+        return setup.sweep() == Sweep.STRETCH_BY_STRETCH
+                ? source.strokes(pieces.turn().lengthMm())
+                : 1;
     }
 
     /**
@@ -145,7 +147,7 @@ final class Meeting {
         if (setup.sweep() == Sweep.ROUND) {
             return pieces.turn().wrap(led);
         }
-        EdgeInterval stretch = pieces.workingStretch();
+        EdgeInterval stretch = pieces.workingStretch(source.strokeMm());
         // Over its ends by a quarter of the spot: else they would stay behind.
         double over = source.spotMm() / 4;
         double way = stretch.lengthMm() + 2 * over;

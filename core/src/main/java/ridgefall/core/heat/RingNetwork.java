@@ -84,7 +84,9 @@ final class RingNetwork {
             column(i, glass, stack.adhesive(), ledge);
             double share = lengthM[i] / perimeter;
             rimJPerK[i] = rim * share;
-            ledgeToRimWPerK[i] = ledge.conductivityWPerMK() * ledge.thicknessM() * lengthM[i] / (ledgeMm[i] / 1e3 / 2);
+            // The last half cell of the ledge counts: on metal nobody sees it, on plastic everybody does.
+            double across = ledgeMm[i] / 1e3 / 2 / (ledge.conductivityWPerMK() * ledge.thicknessM() * lengthM[i]);
+            ledgeToRimWPerK[i] = 1 / (halfCell(ledge, LEDGE) / faceM2[i] + across);
             rimToBackWPerK[i] = stack.rimToBackWPerMK() * lengthM[i];
             rimLossWPerK[i] = Exposure.STILL_AIR_W_PER_M2K * lengthM[i] * stack.thicknessMm() / 1e3;
             double apart = (lengthM[i] + lengthMm[(i + 1) % n] / 1e3) / 2;
@@ -134,7 +136,7 @@ final class RingNetwork {
         link(batteryFrom - 1, batteryFrom, batteryM2 / (toDisplay + airGap(stack.gapMm()) + battery));
         centreJPerK[back] = (1 - stack.rimShare()) * bodyJPerK;
         link(back - 1, back, batteryM2 / (battery + 1 / stack.batteryToBackWPerM2K()));
-        link(batteryFrom - 1, back, stack.displayToBackWPerM2K() * (centreM2 - batteryM2));
+        link(batteryFrom - 1, back, (centreM2 - batteryM2) / (toDisplay + 1 / stack.displayToBackWPerM2K()));
         centreWPerK[back][back] += Exposure.STILL_AIR_W_PER_M2K * stack.areaM2() + sum(rimToBackWPerK);
     }
 

@@ -154,9 +154,16 @@ record Timeline(
             glassC[i] = HeatQuestion.ROOM_C + mean(ring, piece -> ring.glass(state, piece));
         };
         noting.at(0, ring.atRoom());
-        Track.Look look = new Track.Look(ring, targets(), 1, device.plasticBezel());
+        Track.Look look = new Track.Look(ring, targets(), 1, air(), device.plasticBezel());
         Track track = look.run(ring.atRoom(), all, STEP_S, steps, 0, noting);
         return new Passage(bondC, frameC, glassC, new Latest.Course(track, look, all, 1));
+    }
+
+    /** Whether anything of it was done with air. */
+    private boolean air() {
+        return phases.stream()
+                .anyMatch(
+                        phase -> phase.source() != null && phase.source().kind().air());
     }
 
     private static double mean(HeatRing ring, IntToDoubleFunction ofPiece) {

@@ -9,8 +9,8 @@ import java.util.List;
  *
  * @param bond the coldest of the pieces that are meant to get warm
  * @param rim the frame at the coldest of them
- * @param display its hottest cell, or the bond line's glass side at its edge where that is hotter: the display ends
- *     behind the same glass
+ * @param display its hottest cell, or what lies at its edge where that is hotter, since it ends behind the same glass: the bond
+ *     line's glass side; under air, which warms the border alone, the glass itself, always a little hotter than a panel's edge
  * @param plastics the bezel where it faces the source, else the frame at its hottest
  * @param snapshots the whole state, every {@value #SNAPSHOT} steps
  */
@@ -25,7 +25,9 @@ record Track(
     static final int SNAPSHOT = 8;
 
     /** How a run is looked at. */
-    record Look(HeatRing ring, int[] targets, int dwells, boolean plasticBezel) {
+    record Look(HeatRing ring, int[] targets, int dwells, boolean air, boolean plasticBezel) {
+        /** From the end of one dwell to the next: the cut between them. */
+        private static final double CUT_S = 45;
 
         Track run(double[] from, Exposure.Over over, double stepS, int steps, double startS) {
             return run(from, over, stepS, steps, startS, (seconds, state) -> {});
@@ -71,19 +73,30 @@ record Track(
             double edge = 0;
             double bezel = 0;
             for (int piece = 0; piece < ring.pieces(); piece++) {
-                edge = Math.max(edge, ring.bondAtGlass(state, piece));
+                edge = Math.max(edge, air ? ring.glass(state, piece) : ring.bondAtGlass(state, piece));
                 bezel = Math.max(bezel, plasticBezel ? ring.glass(state, piece) : ring.rim(state, piece));
             }
-            // Heat flows are linear and none cools: what other edges' turns add is at most this one's own peak again.
-            double centre = ring.display(state);
+            double before = beforeK(state, i * track.stepS);
             track.bond[i] = bond;
             track.rim[i] = rim;
-            track.battery[i] = peak(track.battery, i, dwells * ring.battery(state));
-            track.display[i] = peak(track.display, i, Math.max(centre, edge) + (dwells - 1) * centre);
-            track.plastics[i] = peak(track.plastics, i, bezel + (dwells - 1) * ring.back(state));
+            track.battery[i] = peak(track.battery, i, before + ring.battery(state));
+            track.display[i] = peak(track.display, i, before + Math.max(ring.display(state), edge));
+            track.plastics[i] = peak(track.plastics, i, before + bezel);
             if (i % SNAPSHOT == 0) {
                 track.snapshots.add(state.clone());
             }
+        }
+
+        /**
+         * What all stretches before the last left behind, evened out over the device: each brought what this one brings, and
+         * what it brought has been leaving since.
+         */
+        private double beforeK(double[] state, double dwellS) {
+            if (dwells == 1) {
+                return 0;
+            }
+            double stillThere = 1 / Math.expm1((dwellS + CUT_S) / ring.coolingS());
+            return Math.min(dwells - 1, stillThere) * ring.storedJ(state) / ring.heldJPerK();
         }
 
         private static double peak(double[] sofar, int i, double now) {

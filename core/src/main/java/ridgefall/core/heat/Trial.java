@@ -12,20 +12,22 @@ import ridgefall.core.heat.HeatPlan.Candidate;
 import ridgefall.core.heat.HeatPlan.Influence;
 import ridgefall.core.heat.HeatPlan.Point;
 import ridgefall.core.heat.HeatPlan.Stretch;
+import ridgefall.core.material.Cutting;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
 
 /** One source at one setting for one time, weighed over all benches. */
 final class Trial {
-    /**
-     * Off the source the bond falls to the frame's temperature within seconds, so the frame too has to be warmer than
-     * just workable for there to be time to cut.
-     */
-    private static final double FRAME_HEADROOM_K = 4;
+    /** How many soaks longer than just ready are weighed, and the longest of them. */
+    private static final int LONGER_SOAKS = 3;
 
-    /** A pull that leaves less time than this to cut is paid for with twice the missing seconds. */
-    private static final double WANTED_WORKABLE_S = 90;
+    private static final double LONGEST_WAIT_S = 240;
+
+    /** Warmed for less it is not worth the way; nobody goes on for longer. */
+    private static final double SHORTEST_AGAIN_S = 30;
+
+    private static final double LONGEST_THROUGH_S = 4500;
 
     /** Finding the bond still cold costs this much. */
     private static final double COLD_COSTS_S = 600;
@@ -44,6 +46,7 @@ final class Trial {
 
     private final double soak;
     private final double share;
+    private final double through;
     private final double lasting;
     private List<Stretch> stretches;
 
@@ -55,14 +58,66 @@ final class Trial {
         this.readyAt = times(Track::bond, workableC);
         this.last = last;
         this.latest = last.step() * Benches.STEP_S;
-        double wanted = Math.max(
-                Band.of(readyAt).p90(),
-                Band.of(times(Track::rim, workableC + FRAME_HEADROOM_K)).p50());
         this.givenSeconds = givenSeconds;
-        this.soak = givenSeconds == null ? Math.min(wanted, latest) : givenSeconds;
+        this.soak = givenSeconds == null ? soonestThrough(Band.of(readyAt).p90()) : givenSeconds;
+        this.through = through(soak);
         this.share = Arrays.stream(readyAt).filter(t -> t <= soak).count() / (double) readyAt.length;
         this.lasting = workableFor(
-                benches.usual, benches.usual.cooling(benches.usual.pulled(Benches.steps(soak)), Benches.AFTERWARDS));
+                benches.usual, benches.usual.cooling(benches.usual.pulled(Benches.steps(soak)), Benches.COOLING));
+    }
+
+    /** Longer on the source is sooner through where the warmth then lasts the longer, or the pick goes the faster. */
+    private double soonestThrough(double ready) {
+        double best = Math.min(ready, latest);
+        double longest = Math.min(latest, ready + LONGEST_WAIT_S);
+        if (longest <= best) {
+            return best;
+        }
+        double through = through(best);
+        for (int i = 1; i <= LONGER_SOAKS; i++) {
+            double longer = ready + (longest - ready) * i / LONGER_SOAKS;
+            double then = through(longer);
+            if (then < through) {
+                best = longer;
+                through = then;
+            }
+        }
+        return best;
+    }
+
+    /** On the usual bench: soaked, cut all round, and warmed again as often as it has gone cold, s. */
+    private double through(double seconds) {
+        Benches.One usual = benches.usual;
+        int dwells = benches.meeting.dwells();
+        double[] off = usual.cooling(usual.pulled(Benches.steps(seconds)), Benches.COOLING)
+                .bond();
+        double riseK = usual.riseK(settingC);
+        double again = benches.source.handlingSeconds() + againSeconds(seconds, off[0] * riseK, riseK);
+        double left = benches.device.stack().perimeterMm() / dwells;
+        double through = seconds;
+        for (int step = 0; left > 0; step++) {
+            double mmPerS =
+                    benches.device.cutting().mmPerS(benches.roomC + riseK * off[Math.min(step, off.length - 1)]);
+            if (mmPerS < Cutting.SLOWEST_MM_PER_S && step == 0) {
+                return dwells * (seconds + left / Cutting.SLOWEST_MM_PER_S);
+            }
+            if (mmPerS < Cutting.SLOWEST_MM_PER_S) {
+                through += again;
+                step = -1;
+            } else {
+                through += Math.min(Benches.STEP_S, left / mmPerS);
+                left -= mmPerS * Benches.STEP_S;
+            }
+        }
+        return through * dwells;
+    }
+
+    /** From cold back to where it was, as an exponential towards the source would take; an estimate. */
+    private double againSeconds(double seconds, double pullK, double sourceK) {
+        double coldK = coldC() - benches.roomC;
+        double again =
+                seconds * Math.log((sourceK - coldK) / (sourceK - pullK)) / Math.log(sourceK / (sourceK - pullK));
+        return Math.max(SHORTEST_AGAIN_S, again);
     }
 
     private static Latest onTheSource(Benches benches, double settingC) {
@@ -96,20 +151,25 @@ final class Trial {
     }
 
     boolean feasible() {
-        return share >= LEAST_SHARE && soak > 0;
+        return (share >= LEAST_SHARE || slow()) && soak > 0 && through <= LONGEST_THROUGH_S;
+    }
+
+    /** Not what is called workable within the limits, but warm enough nearly everywhere to be cut slowly. */
+    private boolean slow() {
+        int pull = Benches.steps(soak);
+        return share < LEAST_SHARE && benches.at(Track::bond, pull, settingC).p10() >= coldC();
     }
 
     /**
-     * Seconds, plus what a bench pays for finding the bond still cold or cold again too soon; where it will not do, how
-     * far the bond stays too cold, K.
+     * Seconds until it is open, plus what a bench pays for finding the bond still cold; where it will not do, how far the bond
+     * stays too cold, K.
      */
     double cost() {
         if (!feasible()) {
             return workableC
                     - benches.at(Track::bond, Benches.steps(soak), settingC).p50();
         }
-        int dwells = benches.meeting.dwells();
-        return soak * dwells + COLD_COSTS_S * (1 - share) + 2 * Math.max(0, WANTED_WORKABLE_S - lasting * dwells);
+        return through + COLD_COSTS_S * (1 - share);
     }
 
     private double[] times(Function<Track, double[]> curve, double celsius) {
@@ -118,9 +178,13 @@ final class Trial {
                 .toArray();
     }
 
-    /** Seconds the coldest stretch stays workable from the pull on. */
+    /** Seconds from the pull on until the coldest stretch is to be warmed again. */
     private double workableFor(Benches.One one, Track cooling) {
-        return Benches.staysAbove(cooling.bond(), (workableC - benches.roomC) / one.riseK(settingC));
+        return Benches.staysAbove(cooling.bond(), (coldC() - benches.roomC) / one.riseK(settingC));
+    }
+
+    private double coldC() {
+        return benches.device.coldBelowC();
     }
 
     double readyWith(Unknown unknown, double normals) {
@@ -187,16 +251,14 @@ final class Trial {
      * benches then still keep the limits; else as long as they do.
      */
     private double reheatSeconds(int pull, List<Off> off) {
-        double wanted = Math.max(
-                (workableC + FRAME_HEADROOM_K - benches.roomC) / benches.usual.riseK(settingC),
-                benches.usual.track.bond()[pull] * 0.98);
+        double wanted = benches.usual.track.bond()[pull] * 0.98;
         double enough =
                 Benches.crossing(again(off(benches.usual, pull), pull).track().bond(), wanted);
         List<Latest.Course> agains =
                 off.parallelStream().map(one -> again(one, pull)).toList();
         Latest kept = new Latest(Math.max(1, pull), null)
                 .keptAfterwards(benches.device.limits(), benches.roomC, agains, Band::of);
-        return Math.min(Math.min(enough, soak), kept.step() * Benches.STEP_S);
+        return Math.max(SHORTEST_AGAIN_S, Math.min(Math.min(enough, soak), kept.step() * Benches.STEP_S));
     }
 
     /** The same bench on the source again after the coldest stretch has gone cold. */
@@ -232,9 +294,18 @@ final class Trial {
                             piece.lengthMm(),
                             benches.roomC + rise * warming[i][pull],
                             Benches.crossing(warming[i], workable),
-                            Benches.staysAbove(cooling[i], workable),
-                            heldBack(piece));
+                            Benches.staysAbove(cooling[i], (coldC() - benches.roomC) / rise),
+                            heldBack(piece),
+                            Arrays.stream(benches.meeting.targets()).anyMatch(t -> t == i),
+                            off(cooling[i], rise));
                 })
+                .toList();
+    }
+
+    private List<Double> off(double[] cooling, double riseK) {
+        int every = Benches.steps(HeatPlan.OFF_STEP_S);
+        return IntStream.iterate(0, step -> step < cooling.length, step -> step + every)
+                .mapToObj(step -> benches.roomC + riseK * cooling[step])
                 .toList();
     }
 
@@ -285,14 +356,26 @@ final class Trial {
      */
     List<String> because(Trial first, List<Trial> weighed) {
         List<String> reasons = new ArrayList<>();
+        if (feasible() && slow()) {
+            double bondC =
+                    benches.at(Track::bond, Benches.steps(soak), settingC).p50();
+            reasons.add("slowly: within the limits the bond gets to {C:" + tenth(bondC) + "}, cut at {mm:"
+                    + tenth(benches.device.cutting().mmPerS(bondC)) + "} a second");
+        }
         if (this == first && feasible()) {
             reasons.add("soonest within the limits");
+            double longer = soak - Band.of(readyAt).p90();
+            if (longer > SHORTEST_AGAIN_S) {
+                reasons.add("{s:" + Math.round(longer)
+                        + "} longer than just soft: then it stays warm for the way round and the pick goes faster");
+            }
         } else if (!feasible()) {
             reasons.add(hindrance());
             weighed.stream()
                     .filter(other -> tooCold() && other.hotterLikewise(this) && !other.tooCold())
                     .min(Comparator.comparing(other -> other.settingC))
                     .ifPresent(hotter -> reasons.add("at {C:" + tenth(hotter.settingC) + "} " + hotter.hindrance()));
+            reasons.add(wayOut());
         } else {
             double longer = soak * benches.meeting.dwells() - first.soak * first.benches.meeting.dwells();
             if (longer >= 1) {
@@ -332,11 +415,28 @@ final class Trial {
         }
         HeatLimits limits = benches.device.limits();
         Limit binding = last.binding();
-        if (binding == null) {
+        if (share >= LEAST_SHARE && soak > 0) {
+            return "cold again after {s:" + Math.round(lasting) + "}, too soon to get round";
+        } else if (binding == null) {
             return "the bond is not ready on enough benches";
         }
         return binding.words() + " may pass {C:" + Math.round(limitC(binding, limits)) + "} {s:"
                 + Math.max(0, Math.round(likely - latest)) + "} before the bond is ready";
+    }
+
+    /** What would do where this does not, as far as anybody can say without trying. */
+    private String wayOut() {
+        boolean air = source().kind().air();
+        if (share >= LEAST_SHARE) {
+            return "instead: air in the hand, warmed and cut a hand's width at a time";
+        } else if (air && (tooCold() || last.binding() == Limit.DISPLAY)) {
+            return "instead: warm it through on a plate or pad first, and air only to warm a stretch again";
+        } else if (last.binding() == Limit.BATTERY) {
+            return "instead: the battery out first where it comes out from behind; else solvent, a thin blade and time";
+        } else if (last.binding() == null) {
+            return "instead: a hotter source, or a pad that gives";
+        }
+        return "instead: solvent, a thin blade and time";
     }
 
     private double limitC(Limit limit, HeatLimits limits) {

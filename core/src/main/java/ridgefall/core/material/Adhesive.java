@@ -72,12 +72,18 @@ public enum Adhesive {
         return shearMPa * temperatureFactor(celsius);
     }
 
+    /** How fast a dry bond peels under a force per width, at most {@code fastestMmPerS}. */
+    public double speedMmPerS(double celsius, double nPerMm, double fastestMmPerS) {
+        double share = nPerMm / peelNPerMm(celsius, REFERENCE_MM_PER_S);
+        return Math.min(fastestMmPerS, REFERENCE_MM_PER_S * Math.pow(share, 1 / speedExponent));
+    }
+
     /**
-     * The bond temperature from which a pick goes through without force: where dry peel at 5 mm/s falls to
-     * {@code limitNPerMm}. For stiff glue the floor can lie above the limit; then there is none (infinity).
+     * The temperature from which a dry bond peels that fast under a force per width. For stiff glue the floor of its strength
+     * can lie above it; then there is none (infinity).
      */
-    public double workableFromC(double limitNPerMm) {
-        double factor = limitNPerMm / peelNPerMm;
+    public double softFromC(double nPerMm, double speedMmPerS) {
+        double factor = nPerMm / (peelNPerMm * Math.pow(speedMmPerS / REFERENCE_MM_PER_S, speedExponent));
         return factor <= floor ? Double.POSITIVE_INFINITY : REFERENCE_C - softeningK * Math.log(factor);
     }
 }

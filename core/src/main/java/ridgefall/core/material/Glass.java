@@ -1,13 +1,14 @@
 package ridgefall.core.material;
 
-import ridgefall.core.units.Allowed;
+/** What cover glass bears. */
+public final class Glass {
+    private Glass() {}
 
-/**
- * How far freed cover glass may be lifted before it breaks: a cantilever of plate stiffness E/(1−ν²) bent to its
- * allowed surface stress.
- */
-public record Glass(double thicknessMm, Condition condition) {
-    private static final double PLATE_MODULUS_MPA = 73_560;
+    /** Stiffness of a plate, E/(1−ν²). */
+    public static final double PLATE_MODULUS_MPA = 73_560;
+
+    /** Of what glass bears, as much is kept in hand. */
+    private static final double KEPT_IN_HAND = 0.15;
 
     /** Allowed bending stress by what the glass has been through; working values of wide ranges. */
     public enum Condition {
@@ -15,33 +16,15 @@ public record Glass(double thicknessMm, Condition condition) {
         WORN_EDGE(100),
         CRACKED(25);
 
-        private final double allowedMPa;
+        private final double bearsMPa;
 
-        Condition(double allowedMPa) {
-            this.allowedMPa = allowedMPa;
+        Condition(double bearsMPa) {
+            this.bearsMPa = bearsMPa;
         }
-    }
 
-    /** Where the freed length ends: decides how stiff the neighbours hold it. */
-    public enum Place {
-        STRIP_END(2.0 / 3),
-        MID_EDGE(1.0 / 3),
-        CORNER(1.0);
-
-        private final double shape;
-
-        Place(double shape) {
-            this.shape = shape;
+        /** What a plan may ask of it. */
+        public double allowedMPa() {
+            return bearsMPa * (1 - KEPT_IN_HAND);
         }
-    }
-
-    public Glass {
-        Allowed.between("thicknessMm", thicknessMm, 0.1, 5, "mm");
-        Allowed.present("condition", condition);
-    }
-
-    /** Greatest lift in mm of an edge freed over {@code freeMm}. */
-    public double liftLimitMm(Place place, double freeMm) {
-        return place.shape * condition.allowedMPa * freeMm * freeMm / (PLATE_MODULUS_MPA * thicknessMm);
     }
 }

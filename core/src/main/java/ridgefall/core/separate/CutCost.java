@@ -90,6 +90,18 @@ final class CutCost {
         return free / turn.lengthMm();
     }
 
+    /** How long the run is that a freed stretch belongs to. */
+    double freeMm(int freed, int index) {
+        double free = stretches.get(index).where().lengthMm();
+        for (int i = after(index); i != index && has(freed, i); i = after(i)) {
+            free += stretches.get(i).where().lengthMm();
+        }
+        for (int i = before(index); i != index && has(freed, i); i = before(i)) {
+            free += stretches.get(i).where().lengthMm();
+        }
+        return Math.min(free, turn.lengthMm());
+    }
+
     double travel(int last, int index) {
         if (last < 0 || last == before(index) || last == after(index)) {
             return 0;

@@ -1,19 +1,28 @@
 package ridgefall.core.separate;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
+import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Glass;
+import ridgefall.core.material.PickedEdge;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan.Move;
 
 /** Turns the cheapest order into moves a hand can follow. */
 public final class CutPlanner {
-    private static final double PICK_WIDTH_MM = 10;
-    private static final double CREEP_MM_PER_S = 1;
+    static final double BLADE_MM = 0.2;
+
+    /** What a bench has to cut with, mm thick; common practice. */
+    private static final double[] PICKS_MM = {0.8, 0.6, 0.5, 0.4, 0.3, BLADE_MM};
+
+    /** Less is no number for a hand. */
+    private static final double LEAST_RISE_MM = 0.5;
+
     private static final double HAZARD_WORTH_A_WEDGE = 0.5;
     private static final double LONG_STRETCH_MM = 45;
     private static final double WEDGE_CLEAR_MM = 6;
@@ -22,16 +31,14 @@ public final class CutPlanner {
 
     /**
      * @param freedInOrder ids of stretches already free, the latest last
-     * @param workableFromC bond temperature from which the pick goes through
-     * @param workableForSeconds how long the bond stays so after each warming
+     * @param warmth how warm the bond is, counted from now: what is there was just warmed
      */
     public static CutPlan plan(
             DeviceProfile profile,
             FrontCondition condition,
             List<EdgeInterval> cracks,
             List<String> freedInOrder,
-            double workableFromC,
-            double workableForSeconds) {
+            Warmth warmth) {
         List<Stretch> stretches = Stretch.along(profile, cracks);
         List<String> ids = stretches.stream().map(Stretch::id).toList();
         int freed = 0;
@@ -42,27 +49,38 @@ public final class CutPlanner {
         }
         List<Integer> order = new CutOrder(stretches).from(freed, last).order();
         CutCost cost = new CutCost(stretches);
-        double force = profile.factoryAdhesive().peelNPerMm(workableFromC, CREEP_MM_PER_S) * PICK_WIDTH_MM;
+        Cutting cutting = Cutting.byHand(profile.factoryAdhesive());
         List<Move> moves = new ArrayList<>();
-        double warm = workableForSeconds;
-        double total = 0;
+        Cut cut = Cut.NONE;
         for (int index : order) {
             Stretch stretch = stretches.get(index);
-            double seconds = cost.cutSeconds(index);
-            boolean warmAgain = warm < seconds && warm < workableForSeconds;
-            warm = (warmAgain ? workableForSeconds : warm) - seconds;
-            total += seconds;
             boolean entry = cost.entry(freed, index);
+            boolean clockwise = entry || CutCost.has(freed, cost.before(index));
+            cut = cut.then(new Cut.Way(stretch, clockwise, cutting, warmth, cost.turn()));
+            PickedEdge edge = PickedEdge.of(
+                    profile.heat().glass(),
+                    profile.heat().adhesive(),
+                    profile.ledgeMm().at(cost.turn().middle(stretch.where())),
+                    profile.factoryAdhesive(),
+                    cut.coldestC());
+            Glass.Condition glass = glass(stretch, condition, cracks);
+            double allowedMPa = glass.allowedMPa();
+            Double pick = pick(edge.thickestPickMm(allowedMPa));
+            freed |= 1 << index;
             moves.add(new Move(
                     stretch.id(),
-                    entry || CutCost.has(freed, cost.before(index)),
+                    clockwise,
                     entry,
-                    warmAgain,
-                    seconds,
-                    force,
-                    liftLimit(profile, condition, stretch),
-                    wedge(stretches, cost, freed, index)));
-            freed |= 1 << index;
+                    cut.warmFirst(),
+                    cut.pausesAtMm(),
+                    cut.seconds(),
+                    cut.coldestC(),
+                    pick,
+                    edge.pushN(pick == null ? 0 : pick),
+                    pick == null || glass == Glass.Condition.CRACKED
+                            ? null
+                            : rise(edge.greatestRiseMm(cost.freeMm(freed, index) / 2, allowedMPa)),
+                    wedge(stretches, cost, freed & ~(1 << index), index)));
         }
         return new CutPlan(
                 stretches,
@@ -70,8 +88,29 @@ public final class CutPlanner {
                 profile.entrySeam(),
                 profile.hinge(),
                 profile.greatestOpeningDeg(),
-                workableFromC,
-                total);
+                cutting.workableFromC(),
+                warmth.againSeconds());
+    }
+
+    /** Where cracks are marked, the rest of a cracked front is as good as one that was worn. */
+    private static Glass.Condition glass(Stretch stretch, FrontCondition condition, List<EdgeInterval> cracks) {
+        if (stretch.cracked()) {
+            return Glass.Condition.CRACKED;
+        }
+        boolean marked = condition == FrontCondition.CRACKED && !cracks.isEmpty();
+        return marked ? Glass.Condition.WORN_EDGE : condition.glass();
+    }
+
+    private static Double pick(double thickestMm) {
+        return Arrays.stream(PICKS_MM)
+                .filter(pick -> pick <= thickestMm)
+                .boxed()
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static Double rise(double mm) {
+        return mm < LEAST_RISE_MM ? null : Double.valueOf(mm);
     }
 
     /** Ids of the hinge's stretches: the front opens on them, so they are freed last. */
@@ -80,13 +119,6 @@ public final class CutPlanner {
                 .filter(Stretch::hinge)
                 .map(Stretch::id)
                 .toList());
-    }
-
-    private static double liftLimit(DeviceProfile profile, FrontCondition condition, Stretch stretch) {
-        Glass.Condition glass = stretch.cracked() ? Glass.Condition.CRACKED : condition.glass();
-        Glass.Place place = stretch.landmark().isCorner() ? Glass.Place.CORNER : Glass.Place.MID_EDGE;
-        double free = Math.min(20, stretch.where().lengthMm());
-        return new Glass(profile.heat().glass().thicknessMm(), glass).liftLimitMm(place, free);
     }
 
     /** In long clear stretches, and beside what would cost most if the bond took hold again. */

@@ -25,6 +25,7 @@ import ridgefall.core.job.Step.Choice;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.separate.CutPlan.Move;
 import ridgefall.core.units.NotAllowed;
 
@@ -73,10 +74,10 @@ public final class SeparateStation implements StationRoom {
         }
         CutPlan way = plan.get();
         for (String id : SeparateState.of(state).freed()) {
-            steps.add(cut(profile, stretch(way, id), null).answered("free"));
+            steps.add(cut(profile, way.stretch(id), null).answered("free"));
         }
         for (Move move : way.moves()) {
-            steps.add(cut(profile, stretch(way, move.stretchId()), move));
+            steps.add(cut(profile, way.stretch(move.stretchId()), move));
         }
         if (HeatState.of(state).warmed()
                 && HeatState.of(state).runningSoak().isEmpty()
@@ -113,8 +114,7 @@ public final class SeparateStation implements StationRoom {
                     Step out = Step.open(
                             "separate.wedge." + wedge,
                             at,
-                            "Wedge at {mm:" + wedge + "}, "
-                                    + profile.placeName(profile.edge().landmarkAt(wedge)),
+                            "Wedge: " + PlaceWords.at(profile, wedge),
                             null,
                             Step.go("Wedge out", new SeparateFact.WedgePulled(wedge)));
                     return at == Station.SEPARATE ? out.asOptional() : out;
@@ -129,8 +129,9 @@ public final class SeparateStation implements StationRoom {
                     Step free = Step.open(
                             "separate." + clip.id(),
                             Station.SEPARATE,
-                            "Unclip " + clip.words() + ", {mm:"
-                                    + round(clip.where().fromMm()) + "}",
+                            "Unclip " + clip.words() + ": "
+                                    + PlaceWords.at(
+                                            profile, profile.edge().turn().middle(clip.where())),
                             profile.entrySeam() + "; a broken clip: every piece out of the body",
                             Step.go("Free", new SeparateFact.StretchFreed(clip.id())));
                     return SeparateState.of(state).freed().contains(clip.id()) ? free.answered("free") : free;
@@ -160,22 +161,6 @@ public final class SeparateStation implements StationRoom {
         return List.of();
     }
 
-    /** @throws NotAllowed when this device has no such stretch */
-    private static Stretch stretch(CutPlan way, String id) {
-        return way.stretches().stream()
-                .filter(s -> s.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NotAllowed(
-                        "stretchId",
-                        id,
-                        "one of "
-                                + String.join(
-                                        ", ",
-                                        way.stretches().stream()
-                                                .map(Stretch::id)
-                                                .toList())));
-    }
-
     private static Step cut(DeviceProfile profile, Stretch stretch, Move move) {
         String hint = "no deeper than {most:" + stretch.depthMm() + "}: " + stretch.depthBecause()
                 + (move != null && move.newEntry() ? "; enter here, " + profile.entrySeam() : "");
@@ -187,15 +172,9 @@ public final class SeparateStation implements StationRoom {
         return Step.open(
                 "separate." + stretch.id(),
                 Station.SEPARATE,
-                "Cut the " + profile.placeName(stretch.landmark()) + " {mm:"
-                        + round(stretch.where().fromMm()) + "} to {mm:"
-                        + round(profile.edge().turn().end(stretch.where())) + "}",
+                "Cut the " + PlaceWords.along(profile, stretch.where(), move == null || move.clockwise()),
                 hint,
                 choices.toArray(Choice[]::new));
-    }
-
-    private static long round(double mm) {
-        return Math.round(mm);
     }
 
     /** With the front open the part is in use and heat has nothing to soften; the owner may change their mind at any time. */
@@ -243,7 +222,7 @@ public final class SeparateStation implements StationRoom {
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof SeparateFact.StretchFreed f) {
             CutPlan way = plan.get();
-            stretch(way, f.stretchId());
+            way.stretch(f.stretchId());
             holds.addAll(beforeCutting(state));
             if (SeparateState.of(state).freed().contains(f.stretchId())) {
                 holds.add(Hold.firm("separate.done", Station.SEPARATE, "This stretch is already free"));

@@ -11,6 +11,8 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
@@ -18,6 +20,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.CutPlanner;
+import ridgefall.core.separate.Warmth;
 
 /** What the core's answers cost; run by ./ridgefall bench. */
 @State(Scope.Benchmark)
@@ -28,12 +31,15 @@ import ridgefall.core.separate.CutPlanner;
 @Measurement(iterations = 5, time = 1)
 public class CoreBenchmark {
     private final DeviceProfile quire = ShippedBook.quire11();
+    private final Warmth warmth = Warmth.of(
+            new HeatQuestion(quire, FrontCondition.CRACKED, List.of(), List.of(), HeatSource.bench()).firstLook(),
+            quire.edge().turn());
     private final Journey late = new Journey().until(Station.SEAL);
 
     /** The exact order over all stretches of the demo tablet; target 50 ms. */
     @Benchmark
     public CutPlan wayRoundTheEdge() {
-        return CutPlanner.plan(quire, FrontCondition.CRACKED, List.of(), List.of(), 57.8, 60);
+        return CutPlanner.plan(quire, FrontCondition.CRACKED, List.of(), List.of(), warmth);
     }
 
     /** Folding a late job's journal and asking all twelve stations, plans at hand. */

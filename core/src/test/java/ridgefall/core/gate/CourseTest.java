@@ -90,7 +90,7 @@ class CourseTest {
                 .hasMessageContaining("50 to 90 °C on Plate 1");
         assertThatThrownBy(
                         () -> journey.holds(new HeatFact.SoakStarted("oven", 80, 60, null, null, HeatFact.Sweep.FACE)))
-                .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1, bed-1, air-1, dryer-1");
+                .hasMessage("sourceId is oven; allowed: one of plate-1, plate-2, pad-1, bed-1, air-1, air-2, dryer-1");
     }
 
     @Test

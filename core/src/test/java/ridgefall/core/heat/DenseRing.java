@@ -34,7 +34,10 @@ final class DenseRing {
         double body = stack.bodyKg() * stack.bodyJPerKgK();
         int back = b.node((1 - stack.rimShare()) * body);
         b.link(battery.last(), back, batteryArea / (battery.halfCellM2KPerW() + 1 / stack.batteryToBackWPerM2K()));
-        b.link(display.last(), back, stack.displayToBackWPerM2K() * (centre - batteryArea));
+        b.link(
+                display.last(),
+                back,
+                (centre - batteryArea) / (display.halfCellM2KPerW() + 1 / stack.displayToBackWPerM2K()));
         b.surround(back, 9 * stack.areaM2(), 0);
         b.surround(glass.first(), glass, centre, exposure.centreWPerM2K(), exposure.centreRiseK());
 
@@ -54,7 +57,8 @@ final class DenseRing {
             rims[i] = b.node(rimJPerK * length / perimeter);
             b.join(g, a, area[i], 0);
             b.join(a, l, area[i], 0);
-            b.link(l.last(), rims[i], ledge.conductivityWPerMK() * ledge.thicknessM() * length / (ledgeMm[i] / 2e3));
+            double across = ledgeMm[i] / 2e3 / (ledge.conductivityWPerMK() * ledge.thicknessM() * length);
+            b.link(l.last(), rims[i], 1 / (l.halfCellM2KPerW() / area[i] + across));
             b.link(rims[i], back, stack.rimToBackWPerMK() * length);
             b.surround(rims[i], 9 * length * stack.thicknessMm() / 1e3, 0);
             b.surround(g.first(), g, area[i], exposure.borderWPerM2K()[i], exposure.borderRiseK()[i]);

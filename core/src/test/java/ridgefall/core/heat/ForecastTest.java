@@ -105,17 +105,17 @@ class ForecastTest {
 
     @Test
     void aHotterSettingIsReadySoonerAndHasToComeOffSooner() {
-        Forecast hotter = forecast(WHOLE, running(new Happening(60, new HeatFact.SettingChanged(90))));
+        Forecast hotter = forecast(WHOLE, running(new Happening(20, new HeatFact.SettingChanged(90))));
         Forecast asSet = forecast(WHOLE, running());
-        assertThat(hotter.readyAt().p50()).isLessThan(asSet.readyAt().p50() - 20);
+        assertThat(hotter.readyAt().p50()).isLessThan(asSet.readyAt().p50() - 8);
         assertThat(hotter.latestSeconds()).isLessThan(asSet.latestSeconds() - 20);
     }
 
     @Test
     void aPickThatGoesInEarlyMovesTheForecastForwardAndOneThatDoesNotMovesItBack() {
         double usual = readyS();
-        assertThat(readyS(new Happening(150, new HeatFact.PickTried(true)))).isLessThan(usual - 15);
-        assertThat(readyS(new Happening(240, new HeatFact.PickTried(false)))).isGreaterThan(usual + 15);
+        assertThat(readyS(new Happening(55, new HeatFact.PickTried(true)))).isLessThan(usual - 15);
+        assertThat(readyS(new Happening(110, new HeatFact.PickTried(false)))).isGreaterThan(usual + 15);
     }
 
     @Test

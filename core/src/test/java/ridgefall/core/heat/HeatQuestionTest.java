@@ -14,6 +14,7 @@ import ridgefall.core.heat.HeatPlan.Stretch;
 import ridgefall.core.heat.HeatSource.Kind;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatLimits;
@@ -138,11 +139,10 @@ class HeatQuestionTest {
     void whereNothingSoftensTheBondItIsSaidWhatForbidsToGoHotter() {
         HeatPlan plan = new HeatQuestion(
                         ShippedBook.profile("sillery-satchel-7"),
-                        FrontCondition.CRACKED,
+                        FrontCondition.INTACT,
                         List.of(),
                         List.of(),
-                        true,
-                        List.of(PLATE))
+                        List.of(HeatSource.byId(HeatSource.bench(), "air-2")))
                 .ranked()
                 .get(0);
         assertThat(plan.feasible()).isFalse();
@@ -151,7 +151,8 @@ class HeatQuestionTest {
                 .element(1)
                 .asString()
                 .matches(
-                        "at \\{C:85\\.0} the (softest plastic|display) may pass \\{C:\\d+} \\{s:\\d+} before the bond is ready");
+                        "at \\{C:\\d+\\.0} the (softest plastic|display) may pass \\{C:\\d+} \\{s:\\d+} before the bond is ready");
+        assertThat(plan.because()).element(2).asString().startsWith("instead: warm it through on a plate");
     }
 
     @Test
@@ -168,11 +169,17 @@ class HeatQuestionTest {
 
     @Test
     void onAWatchTheBatteryGetsHotterThanOnATabletForTheSameBond() {
-        HeatPlan watch = on(PLATE, ShippedBook.profile("pellow-dial-41"), FrontCondition.INTACT, List.of(), List.of());
+        HeatPlan watch = after300(ShippedBook.profile("pellow-dial-41"));
+        HeatPlan tablet = after300(QUIRE);
         double watchLag = watch.bondAtPullC().p50() - watch.batteryAtPullC().p50();
-        double tabletLag =
-                whole(PLATE).bondAtPullC().p50() - whole(PLATE).batteryAtPullC().p50();
+        double tabletLag = tablet.bondAtPullC().p50() - tablet.batteryAtPullC().p50();
         assertThat(watchLag).isLessThan(tabletLag);
+    }
+
+    private static HeatPlan after300(DeviceProfile profile) {
+        return new HeatQuestion(profile, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench())
+                .planner(HeatPlanner.QUICK)
+                .judged(PLATE, Setup.face(80), 300);
     }
 
     @Test
@@ -195,8 +202,8 @@ class HeatQuestionTest {
         HeatPlan plan = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench())
                 .planner(HeatPlanner.QUICK)
                 .judged(pencil, pencil.usual(300, Sweep.STRETCH_BY_STRETCH), 60);
-        // 100 mm at a time round 821 mm of edge.
-        assertThat(plan.dwells()).isEqualTo((int) Math.ceil(QUIRE.edge().lengthMm() / 100));
+        // An outlet of 8 mm warms 60 mm at a time, and the edge is 821 mm long.
+        assertThat(plan.dwells()).isEqualTo(14);
         assertThat(plan.stretches().stream()
                         .mapToDouble(Stretch::bondAtPullC)
                         .max()
@@ -234,7 +241,7 @@ class HeatQuestionTest {
                     stack,
                     condition,
                     EdgePieces.alike(stack, 6),
-                    Adhesive.PET_CARRIER_TAPE.workableFromC(0.3 + 0.3 * random.nextDouble()),
+                    new Cutting(Adhesive.PET_CARRIER_TAPE, 0.15 + 0.3 * random.nextDouble()),
                     limits);
             HeatSource source = anySource(random);
             HeatPlanner planner = new HeatPlanner(device, 22, 5);

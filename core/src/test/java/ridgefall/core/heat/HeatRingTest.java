@@ -56,6 +56,16 @@ class HeatRingTest {
         }
     }
 
+    /** Half a cell of a plastic ledge is as good as the rest of it: a bond over plastic warms far sooner. */
+    @ParameterizedTest
+    @CsvSource({"55, 29.65", "60, 44.59", "65, 79.83", "70, 243.6"})
+    void overAPlasticFrameTheBondIsWarmWhenTheReferenceSays(double celsius, double seconds) {
+        HeatRing ring = HeatRing.uniform(ReferenceTablet.plastic(), 12);
+        double[] before = soaked(ring, Exposure.uniform(12, 150, PLATE_RISE_K), 0.25, seconds * 0.98);
+        double[] after = soaked(ring, Exposure.uniform(12, 150, PLATE_RISE_K), 0.25, seconds * 1.02);
+        assertThat(celsius).isBetween(22 + ring.bond(before, 0), 22 + ring.bond(after, 0));
+    }
+
     @ParameterizedTest
     @ValueSource(ints = {3, 7, 160})
     void theNumberOfPiecesChangesNothingWhereAllAreAlike(int pieces) {

@@ -150,12 +150,15 @@ final class SoakModel {
         rim = b.node(Math.max(0.05 * bodyCapacity, stack.rimShare() * bodyCapacity - ledgeCapacity));
         back = b.node((1 - stack.rimShare()) * bodyCapacity);
         double ledgeWidthM = stack.ledgeWidthMm() / 1e3;
-        b.link(
-                ledge.last(),
-                rim,
-                stack.ledge().conductivityWPerMK() * stack.ledge().thicknessM() * perimeter / (ledgeWidthM / 2));
+        double across = ledgeWidthM
+                / 2
+                / (stack.ledge().conductivityWPerMK() * stack.ledge().thicknessM() * perimeter);
+        b.link(ledge.last(), rim, 1 / (ledge.halfCellM2KPerW() / borderArea + across));
         b.link(battery.last(), back, batteryArea / (battery.halfCellM2KPerW() + 1 / stack.batteryToBackWPerM2K()));
-        b.link(display.last(), back, stack.displayToBackWPerM2K() * (centreArea - batteryArea));
+        b.link(
+                display.last(),
+                back,
+                (centreArea - batteryArea) / (display.halfCellM2KPerW() + 1 / stack.displayToBackWPerM2K()));
         b.link(rim, back, stack.rimToBackWPerMK() * perimeter);
 
         double fin = perimeter

@@ -16,7 +16,37 @@ class CutPlannerTest {
     private static final DeviceProfile QUIRE = ShippedBook.quire11();
 
     private static CutPlan plan(List<EdgeInterval> cracks, String... freed) {
-        return CutPlanner.plan(QUIRE, FrontCondition.CRACKED, cracks, List.of(freed), 57.8, 60);
+        return plan(FrontCondition.CRACKED, cracks, COOLING, freed);
+    }
+
+    private static CutPlan plan(FrontCondition condition, List<EdgeInterval> cracks, Warmth warmth, String... freed) {
+        return CutPlanner.plan(QUIRE, condition, cracks, List.of(freed), warmth);
+    }
+
+    /** Sixty degrees all round, a kelvin less every ten seconds, and two minutes to be so again. */
+    private static final Warmth COOLING = warmth(0.1, Double.POSITIVE_INFINITY);
+
+    private static Warmth warmth(double kPerS, double atATimeMm) {
+        return warmth(60, kPerS, atATimeMm);
+    }
+
+    static Warmth warmth(double fromC, double kPerS, double atATimeMm) {
+        return new Warmth() {
+            @Override
+            public double bondC(EdgeInterval where, double seconds) {
+                return fromC - kPerS * seconds;
+            }
+
+            @Override
+            public double againSeconds() {
+                return 120;
+            }
+
+            @Override
+            public double atATimeMm() {
+                return atATimeMm;
+            }
+        };
     }
 
     private static Stretch stretch(CutPlan plan, String id) {
@@ -71,14 +101,16 @@ class CutPlannerTest {
     }
 
     @Test
-    void aCrackMakesItShallowSlowAndBarelyLiftable() {
+    void aCrackMakesItShallowAndSlowAndNothingMayLiftItThere() {
         EdgeInterval crack = new EdgeInterval(30, 5);
         Move before = move(plan(List.of()), "top-1");
         Move after = move(plan(List.of(crack)), "top-1");
         assertThat(stretch(plan(List.of(crack)), "top-1").depthMm()).isEqualTo(2.0);
         assertThat(after.seconds()).isGreaterThan(before.seconds());
-        CutPlan whole = CutPlanner.plan(QUIRE, FrontCondition.INTACT, List.of(), List.of(), 57.8, 60);
-        assertThat(move(whole, "top-1").liftLimitMm() / after.liftLimitMm()).isCloseTo(8, within(1e-9));
+        Move whole = move(plan(FrontCondition.INTACT, List.of(), COOLING), "top-1");
+        assertThat(whole.pickMm()).isGreaterThanOrEqualTo(0.5);
+        assertThat(whole.riseMm()).isGreaterThanOrEqualTo(0.5);
+        assertThat(after.riseMm()).isNull();
     }
 
     private static Move move(CutPlan plan, String id) {
@@ -88,16 +120,39 @@ class CutPlannerTest {
                 .orElseThrow();
     }
 
+    /** At 60 °C and less by a tenth of a kelvin a second it falls below 35.95 °C, where the pick crawls, after 240.5 s. */
     @Test
-    void warmsAgainBeforeTheBondGoesCold() {
-        double warm = 60;
+    void warmsAgainBeforeTheBondGoesColdAndNotSooner() {
+        double warm = 0;
         for (Move move : plan(List.of()).moves()) {
+            assertThat(move.bondC()).isGreaterThan(35.9);
             if (move.warmAgain()) {
-                warm = 60;
+                // One more stretch would have been too much.
+                assertThat(warm + move.seconds()).isGreaterThan(237);
+                warm = 0;
             }
-            assertThat(warm >= move.seconds() || warm == 60).isTrue();
-            warm -= move.seconds();
+            warm += move.pausesAtMm().isEmpty() ? move.seconds() : 0;
+            assertThat(warm).isLessThan(245);
         }
+    }
+
+    @Test
+    void whatStaysWarmIsNotWarmedAgain() {
+        CutPlan plan = plan(FrontCondition.INTACT, List.of(), warmth(0, Double.POSITIVE_INFINITY));
+        assertThat(plan.warmings()).isZero();
+        assertThat(plan.totalSeconds()).isEqualTo(plan.cuttingSeconds());
+    }
+
+    @Test
+    void airIsLedOverEveryHandsWidthBeforeItIsCut() {
+        CutPlan plan = plan(FrontCondition.INTACT, List.of(), warmth(0, 100));
+        double perimeter = QUIRE.edge().lengthMm();
+        // No hand's width can be longer, and no stretch is shorter than one: 8.2 at least, at most one more a stretch.
+        assertThat(plan.warmings())
+                .isBetween(
+                        (int) (perimeter / 100) - 1,
+                        (int) (perimeter / 100) + plan.stretches().size());
+        assertThat(plan.totalSeconds()).isEqualTo(plan.cuttingSeconds() + 120 * plan.warmings());
     }
 
     @Test
