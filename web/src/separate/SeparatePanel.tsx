@@ -87,17 +87,15 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                     ] as const)),
               ]}
             />
-            <p className="mt-3 text-xl leading-snug font-semibold">
+            <p className="mt-2 text-xl leading-snug font-semibold">
               {move.newEntry ? "Enter here, then " : ""}
               {move.towards}
             </p>
-            <p className="leading-snug">
-              Depth set by {stretch.depthBecause}. {lifting(move, units)}
-            </p>
+            <GoneCold job={job} choose={choose} likely={move.warmAgain} coldThere={coldThere} />
+            <p className="leading-snug">{lifting(move, units)}</p>
             {move.warmedOnTheWay.length > 0 && (
               <p className="leading-snug">Warm it again at {say(move.warmedOnTheWay.join("; "), units)}.</p>
             )}
-            <GoneCold job={job} choose={choose} likely={move.warmAgain} coldThere={coldThere} />
             {stretch.dangerous && (
               <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
             )}
@@ -111,8 +109,8 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-2">
         <p className="text-quiet">
           {plan.moves.length} of {plan.stretches.length} stretches hold, about {duration(plan.cuttingSeconds)}{" "}
-          of cutting{again(plan)}. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Enter{" "}
-          {plan.entrySeam}. Gloves and eye protection on.
+          of cutting{again(plan)}. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Gloves and
+          eye protection on.
         </p>
         {pointed !== null && !job.closed && (
           <Button
@@ -191,7 +189,7 @@ function GoneCold({
     return null;
   }
   return (
-    <div className="mt-3 flex items-center gap-4">
+    <div className="my-1 flex items-center gap-4">
       <p className="leading-snug font-semibold">
         {cold ? "Reckoned cold by now. Does the pick drag?" : "Likely cold before this stretch is through."}
         {warm.lead === "REASONS" && <span className="block font-normal text-alarm">{warm.hint}</span>}

@@ -71,13 +71,13 @@ class JourneyTest {
             bench.goOn();
         }
         bench.tap("2");
-        bench.awaitText("Wedge in at");
+        bench.awaitText("Wedge in: ");
         bench.skipTo("seal.seal");
         bench.station("Seal");
         bench.awaitText("Held by 1 thing");
-        assertThat(bench.text()).contains("A wedge is still in at");
+        assertThat(bench.text()).contains("A wedge is still in: ");
         bench.station("Separate");
-        bench.click("Wedge at");
+        bench.click("Wedge: ");
         bench.click("Wedge out");
         bench.station("Seal");
         bench.awaitText("Seat the front");

@@ -8,6 +8,7 @@ import ridgefall.core.heat.HeatState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Timer;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.seal.SealState;
@@ -40,10 +41,10 @@ final class Resume {
             lines.add("Front closed");
         }
         if (!front.wedges().isEmpty()) {
-            lines.add((front.wedges().size() == 1 ? "Wedge in at " : "Wedges in at ")
+            lines.add((front.wedges().size() == 1 ? "Wedge in: " : "Wedges in: ")
                     + front.wedges().stream()
-                            .map(at -> "{mm:" + Math.round(at) + "}")
-                            .collect(Collectors.joining(", ")));
+                            .map(at -> PlaceWords.at(profile, at))
+                            .collect(Collectors.joining("; ")));
         }
         if (front.frontOpened() && !sealed) {
             inside(profile, state, lines);

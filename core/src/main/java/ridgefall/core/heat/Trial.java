@@ -258,13 +258,13 @@ final class Trial {
                 off.parallelStream().map(one -> again(one, pull)).toList();
         Latest kept = new Latest(Math.max(1, pull), null)
                 .keptAfterwards(benches.device.limits(), benches.roomC, agains, Band::of);
-        return Math.max(SHORTEST_AGAIN_S, Math.min(Math.min(enough, soak), kept.step() * Benches.STEP_S));
+        return Math.min(Math.max(SHORTEST_AGAIN_S, Math.min(enough, soak)), kept.step() * Benches.STEP_S);
     }
 
     /** The same bench on the source again after the coldest stretch has gone cold. */
     private Latest.Course again(Off off, int pull) {
         Benches.One one = off.bench();
-        int coldAt = Math.min(Benches.steps(workableFor(one, off.cooling())), Benches.AFTERWARDS);
+        int coldAt = Math.min(Benches.steps(workableFor(one, off.cooling())), Benches.COOLING);
         Exposure air = Exposure.stillAir(one.ring.pieces());
         double[] cold = one.look.state(off.cooling(), (a, b) -> air, coldAt);
         Track track = one.look.run(cold, one.over, Benches.STEP_S, Math.max(1, pull), 0);
@@ -377,9 +377,9 @@ final class Trial {
                     .ifPresent(hotter -> reasons.add("at {C:" + tenth(hotter.settingC) + "} " + hotter.hindrance()));
             reasons.add(wayOut());
         } else {
-            double longer = soak * benches.meeting.dwells() - first.soak * first.benches.meeting.dwells();
-            if (longer >= 1) {
-                reasons.add("{s:" + Math.round(longer) + "} longer than "
+            double later = through - first.through;
+            if (later >= 1) {
+                reasons.add("open {s:" + Math.round(later) + "} later than with "
                         + first.source().name());
             }
             if (share < first.share - 0.02) {

@@ -15,6 +15,7 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
@@ -146,8 +147,7 @@ public final class SealStation implements StationRoom {
             holds.add(Hold.firm(
                     "separate.wedge." + wedge,
                     Station.SEPARATE,
-                    "A wedge is still in at {mm:" + wedge + "}, "
-                            + profile.placeName(profile.edge().landmarkAt(wedge))));
+                    "A wedge is still in: " + PlaceWords.at(profile, wedge)));
         }
         for (StationRoom room : inside) {
             holds.addAll(Checks.openSteps(room.steps(profile, state)));

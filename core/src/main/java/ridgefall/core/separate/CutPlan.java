@@ -50,7 +50,7 @@ public record CutPlan(
 
         /** As it is called at the bench: under glass that bears nothing there is room for a blade alone. */
         public String tool() {
-            return pickMm == null || pickMm <= CutPlanner.BLADE_MM ? "steel blade" : "pick";
+            return pickMm == null || pickMm <= CutPlanner.BLADE_MM ? "blade" : "pick";
         }
 
         int warmings() {

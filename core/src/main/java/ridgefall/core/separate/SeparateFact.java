@@ -8,6 +8,7 @@ import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.units.Allowed;
 
 /** The front comes free. */
@@ -60,7 +61,7 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
 
         @Override
         public String words(FactWords told) {
-            return "Wedge in at {mm:" + positionMm + "}";
+            return "Wedge in: " + PlaceWords.at(told.profile(), positionMm);
         }
     }
 
@@ -77,7 +78,7 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
 
         @Override
         public String words(FactWords told) {
-            return "Wedge out at {mm:" + positionMm + "}";
+            return "Wedge out: " + PlaceWords.at(told.profile(), positionMm);
         }
     }
 

@@ -200,7 +200,7 @@ class CourseTest {
         journey.append(new SeparateFact.WedgeSet(40.0));
         assertThat(journey.holds(new SealFact.Sealed()))
                 .singleElement()
-                .satisfies(hold -> assertThat(hold.because()).startsWith("A wedge is still in at {mm:40.0}"));
+                .satisfies(hold -> assertThat(hold.because()).startsWith("A wedge is still in: camera edge, {mm:"));
         journey.append(new SeparateFact.WedgePulled(40.0));
         assertThat(journey.holds(new SealFact.Sealed())).isEmpty();
     }
