@@ -626,18 +626,8 @@ final class Browser implements AutoCloseable {
     }
 
     /** Serious and critical findings of axe on the screen as it stands. */
-    List<String> accessibilityFindings() {
-        return axe("{resultTypes: ['violations']}");
-    }
-
-    /** Only of what another theme or another width can change: colours, and what has to be scrolled. */
-    List<String> visibleFindings() {
-        return axe(
-                "{resultTypes: ['violations'], runOnly: ['color-contrast', 'link-in-text-block', 'scrollable-region-focusable']}");
-    }
-
     @SuppressWarnings("unchecked")
-    private List<String> axe(String options) {
+    List<String> accessibilityFindings() {
         try {
             if (!(Boolean) driver.executeScript("return 'axe' in window")) {
                 driver.executeScript(Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js")));
@@ -647,10 +637,10 @@ final class Browser implements AutoCloseable {
         }
         return (List<String>) driver.executeAsyncScript("""
                 const done = arguments[arguments.length - 1];
-                axe.run(%s).then(r => done(r.violations
+                axe.run({resultTypes: ['violations']}).then(r => done(r.violations
                     .filter(v => v.impact === 'serious' || v.impact === 'critical')
                     .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | '))));
-                """.formatted(options));
+                """);
     }
 
     boolean overflowsSideways() {
