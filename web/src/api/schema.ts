@@ -1766,8 +1766,10 @@ export interface components {
       clockwise: boolean;
       newEntry: boolean;
       towards: string;
-      warmAgain: boolean;
+      warmFirst: string | null;
       warmedOnTheWay: string[];
+      /** Format: double */
+      airShare: number;
       /** Format: double */
       seconds: number;
       /** Format: double */
@@ -1798,7 +1800,8 @@ export interface components {
       /** Format: int32 */
       warmings: number;
       /** Format: double */
-      againSeconds: number;
+      totalSeconds: number;
+      air: string | null;
       wedge: components["schemas"]["ChoiceView"];
     };
     StretchView: {
@@ -1942,6 +1945,8 @@ export interface components {
       soakSeconds: number;
       /** Format: int32 */
       dwells: number;
+      byStretch: boolean;
+      then: components["schemas"]["ThenView"] | null;
       /** Format: double */
       readyShare: number;
       readyAtSeconds: components["schemas"]["BandView"];
@@ -1981,6 +1986,13 @@ export interface components {
       secondsAtLow: number | null;
       /** Format: double */
       secondsAtHigh: number | null;
+    };
+    ThenView: {
+      words: string;
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      lateSeconds: number;
     };
     DuringView: {
       pickGoesIn: components["schemas"]["ChoiceView"];
@@ -3204,6 +3216,12 @@ export interface components {
       /** Format: int32 */
       workableSeconds: number;
     };
+    EdgeInterval: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+    };
     SoakStarted: {
       dial: number | null;
       distanceMm: number | null;
@@ -3219,6 +3237,7 @@ export interface components {
        * @enum {string}
        */
       type: "SoakStarted";
+      where: components["schemas"]["EdgeInterval"] | null;
     };
     StretchFreed: {
       stretchId: string;

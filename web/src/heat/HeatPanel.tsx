@@ -6,10 +6,11 @@ import { useEdgePicture } from "@/edge/useEdgePicture";
 import { crackPieces, featurePieces } from "@/intake/pieces";
 import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
-import { duration, temperature, type Units } from "@/units/units";
+import { duration, say, temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { type Course, Curve } from "./Curve";
 import { During } from "./During";
+import { openIn } from "./openIn";
 import { SoakLog } from "./SoakLog";
 import { Sources } from "./Sources";
 import { type Forecast, type Guarded, type Heat, type Plan, useForecast, useHeat } from "./useHeat";
@@ -68,7 +69,9 @@ function Planned({
       ? ["battery then", temperature(plan.batteryAtPullC.p50 ?? 0, units)]
       : ["display then", temperature(plan.displayAtPullC.p50 ?? 0, units)],
     ["off at the latest", clockWords(Math.round(plan.latestSeconds))],
-    ["then soft for", duration(plan.workableForSeconds.p50 ?? 0)],
+    plan.then
+      ? ["all free in", openIn(plan.then)]
+      : ["then soft for", duration(plan.workableForSeconds.p50 ?? 0)],
   ];
   return (
     <Layout
@@ -86,8 +89,9 @@ function Planned({
         measured: [],
       }}
       number={clockWords(plan.seconds)}
-      beside={plan.dwells > 1 ? `× ${plan.dwells} stretches` : stillWarm ? "again" : null}
+      beside={plan.byStretch ? "the first stretch" : stillWarm ? "again" : null}
       under={`on ${plan.sourceName} at ${temperature(plan.settingC, units)}`}
+      then={plan.then && say(plan.then.words, units)}
       rows={rows}
     >
       {chosen && (
@@ -200,6 +204,7 @@ function Layout({
   number,
   beside,
   under,
+  then,
   rows,
   children,
 }: {
@@ -212,6 +217,7 @@ function Layout({
   number: string;
   beside: string | null;
   under: string;
+  then?: string | null;
   rows: [string, string][];
   children: React.ReactNode;
 }) {
@@ -250,6 +256,7 @@ function Layout({
               ))}
             </dl>
           </div>
+          {then && <p className="text-lg leading-snug">{then}</p>}
           <div className="flex flex-wrap items-center gap-2">{children}</div>
         </div>
         <div className="hidden h-44 lg:block">{picture.folded}</div>

@@ -8,6 +8,7 @@ import { Button } from "@/ui/Button";
 import { Choose, Field } from "@/ui/Field";
 import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { openIn } from "./openIn";
 import { type Plan, type Recipe, useJudged } from "./useHeat";
 
 const LED: Record<Plan["sweep"], string> = {
@@ -37,7 +38,7 @@ export function Sources({
           <tr className="text-left text-quiet">
             <th className="font-normal">source</th>
             <th className="font-normal">setting</th>
-            <th className="pr-3 font-normal">time</th>
+            <th className="pr-3 font-normal">all free in</th>
             <th className="font-normal">why, or why not</th>
             <th>
               <span className="sr-only">choose</span>
@@ -50,11 +51,14 @@ export function Sources({
               <td className="py-2 pr-3 font-semibold">{plan.sourceName}</td>
               <td className="digits py-2 pr-3 whitespace-nowrap">{temperature(plan.settingC, units)}</td>
               <td className="digits py-2 pr-3 whitespace-nowrap">
-                {plan.feasible ? clockWords(Math.round(plan.soakSeconds * plan.dwells)) : "–"}
+                {plan.feasible && plan.then ? openIn(plan.then) : "–"}
               </td>
               <td className="py-2 pr-3 leading-snug">
                 {plan.because.map((reason) => say(reason, units)).join("; ")}
-                {plan.sweep !== "FACE" && <span className="block text-quiet">{LED[plan.sweep]}</span>}
+                <span className="block text-quiet">
+                  {plan.byStretch ? "" : `${clockWords(plan.seconds)} ${LED[plan.sweep]}, `}
+                  {plan.then && say(plan.then.words, units)}
+                </span>
                 {plan.preheatSeconds > 20 && (
                   <span className="block text-quiet">
                     switch it on {clockWords(Math.round(plan.preheatSeconds))} before

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useLayoutEffect, useRef } from "react";
 import { useNavigate } from "react-router";
 import { setMuted, useMuted } from "@/sound/sound";
 import { secondsLeft, serverNow } from "@/time/clock";
@@ -38,13 +38,14 @@ export function useKeys(on: {
   timers: Job["timers"];
 }): void {
   const latest = useRef(on);
-  const lastTap = useRef(0);
+  const lastTap = useRef(-Infinity);
   // A pedal must work after a finger chose a station: only a focus that the tabulator moved takes space and enter.
   // The browser's own :focus-visible would switch to the tapped button at the first press of a key.
   const tabbed = useRef(false);
   const navigate = useNavigate();
   const muted = useMuted();
-  useEffect(() => {
+  // Before the eye sees the next step: a key pressed at once is meant for it.
+  useLayoutEffect(() => {
     latest.current = on;
   });
   useEffect(() => {
@@ -62,8 +63,9 @@ export function useKeys(on: {
         return;
       }
       const once = (tap: () => void) => {
-        if (Date.now() - lastTap.current > BOUNCE_MS) {
-          lastTap.current = Date.now();
+        // Not by the clock on the wall, which may be set.
+        if (performance.now() - lastTap.current > BOUNCE_MS) {
+          lastTap.current = performance.now();
           tap();
         }
       };

@@ -16,6 +16,9 @@ import { Button } from "@/ui/Button";
 
 type Plan = Schemas["SeparateView"];
 
+/** More is no pattern that a hand would keep. */
+const MOST_OF_THE_TIME = 0.85;
+
 export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
   const { data: plan } = useQuery({
@@ -91,10 +94,24 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
               {move.newEntry ? "Enter here, then " : ""}
               {move.towards}
             </p>
-            <GoneCold job={job} choose={choose} likely={move.warmAgain} coldThere={coldThere} />
+            {move.warmFirst && (
+              <p className="leading-snug font-semibold">Warm it first: {say(move.warmFirst, units)}.</p>
+            )}
+            {plan.air && move.airShare > 0 && (
+              <p className="leading-snug">
+                {say(plan.air, units)}
+                {move.airShare < MOST_OF_THE_TIME &&
+                  `: about ${Math.round(move.airShare * 10)} of 10 seconds`}
+                .
+              </p>
+            )}
+            {!move.warmFirst && <GoneCold job={job} choose={choose} coldThere={coldThere} />}
             <p className="leading-snug">{lifting(move, units)}</p>
-            {move.warmedOnTheWay.length > 0 && (
-              <p className="leading-snug">Warm it again at {say(move.warmedOnTheWay.join("; "), units)}.</p>
+            {move.warmedOnTheWay[0] && (
+              <p className="leading-snug">
+                Warm it again at {say(move.warmedOnTheWay[0], units)}
+                {move.warmedOnTheWay.length > 1 && `, and ${move.warmedOnTheWay.length - 1} times more`}.
+              </p>
             )}
             {stretch.dangerous && (
               <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
@@ -154,7 +171,7 @@ function again(plan: Plan): string {
     return "";
   }
   const times = plan.warmings === 1 ? "once" : `${plan.warmings} times`;
-  return ` and warming again ${times}, ${duration(plan.warmings * plan.againSeconds)}`;
+  return ` and warming again ${times}, ${duration(plan.totalSeconds - plan.cuttingSeconds)}`;
 }
 
 /** By the forecast that knows the cracks. */
@@ -173,25 +190,20 @@ function Cold({ in: seconds }: { in: ReturnType<typeof coldIn> }) {
   );
 }
 
-/** The forecast of this stretch and the bond's own clock decide when they run; before that the plan's reckoning. */
-function GoneCold({
-  job,
-  choose,
-  likely,
-  coldThere,
-}: Pick<PanelProps, "job" | "choose"> & { likely: boolean; coldThere: boolean }) {
+/** The forecast of this stretch and the bond's own clock decide when they run. */
+function GoneCold({ job, choose, coldThere }: Pick<PanelProps, "job" | "choose"> & { coldThere: boolean }) {
   const now = useServerSeconds();
   const timer = job.timers.find((t) => t.warmth === "FALLING");
   const warm = job.steps.find((step) => step.id === "separate.warm");
   const lay = warm?.choices[0];
   const cold = coldThere || (timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0);
-  if (!(cold || likely) || !warm || !lay) {
+  if (!cold || !warm || !lay) {
     return null;
   }
   return (
     <div className="my-1 flex items-center gap-4">
       <p className="leading-snug font-semibold">
-        {cold ? "Reckoned cold by now. Does the pick drag?" : "Likely cold before this stretch is through."}
+        Reckoned cold by now. Does the pick drag?
         {warm.lead === "REASONS" && <span className="block font-normal text-alarm">{warm.hint}</span>}
       </p>
       <Button className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>

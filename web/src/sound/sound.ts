@@ -5,6 +5,7 @@ import { secondsLeft, useServerSeconds } from "@/time/clock";
 /** Each kind of timer has its own figure, told apart without looking: pitch in Hz and beats. */
 const FIGURES: { readonly [kind: string]: number[] } = {
   SOAK: [523, 784, 523, 784],
+  AIR: [659, 880],
   WORKABLE: [784, 659, 523],
   DRYING: [988, 988, 988],
   PRESSING: [392, 392],

@@ -28,6 +28,7 @@ import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Measured;
 import ridgefall.core.heat.Setup;
+import ridgefall.core.separate.OpeningPlanner;
 
 @RestController
 @RequestMapping("/api/jobs/{jobId}")
@@ -63,13 +64,13 @@ class HeatController {
             @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         HeatQuestion question = course.heatQuestion();
-        boolean rough = first && plans.heatAtHand(question).isEmpty();
+        boolean rough = first && !plans.openingsAtHand(question);
         return HeatView.of(
                 question,
                 rough,
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
-                rough ? List.of(question.firstLook()) : plans.heat(question),
+                rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : plans.openings(question),
                 who.role());
     }
 

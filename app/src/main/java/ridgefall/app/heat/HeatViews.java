@@ -16,6 +16,7 @@ import ridgefall.core.heat.HeatStation;
 import ridgefall.core.heat.Measured;
 import ridgefall.core.job.Role;
 import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.separate.Opening;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
 
@@ -62,6 +63,22 @@ final class HeatViews {
             double workableForSeconds,
             @Schema(nullable = true) String why) {}
 
+    /**
+     * What comes after the first warming.
+     *
+     * @param seconds until all is free, warming and all
+     * @param lateSeconds on nine of ten benches
+     */
+    record ThenView(String words, double seconds, double lateSeconds) {
+        static ThenView of(Opening opening) {
+            return new ThenView(
+                    opening.then(),
+                    opening.seconds(),
+                    Math.max(opening.seconds(), opening.followed().p90()));
+        }
+    }
+
+    /** @param byStretch whether air warms each stretch as its turn comes; the plan is then of the first */
     record HeatPlanView(
             String sourceId,
             String sourceName,
@@ -74,6 +91,8 @@ final class HeatViews {
             ChoiceView begin,
             double soakSeconds,
             int dwells,
+            boolean byStretch,
+            @Schema(nullable = true) ThenView then,
             double readyShare,
             BandView readyAtSeconds,
             double latestSeconds,
@@ -91,7 +110,15 @@ final class HeatViews {
             List<BondStretchView> stretches,
             List<InfluenceView> influences,
             List<CandidateView> candidates) {
+        static HeatPlanView of(Opening opening, boolean stillWarm, Role role) {
+            return of(opening.heat(), opening.stretches(), ThenView.of(opening), stillWarm, role);
+        }
+
         static HeatPlanView of(HeatPlan plan, boolean stillWarm, Role role) {
+            return of(plan, false, null, stillWarm, role);
+        }
+
+        private static HeatPlanView of(HeatPlan plan, boolean byStretch, ThenView then, boolean stillWarm, Role role) {
             return new HeatPlanView(
                     plan.source().id(),
                     plan.source().name(),
@@ -104,6 +131,8 @@ final class HeatViews {
                     ChoiceView.of(HeatStation.begin(plan, stillWarm), role),
                     plan.soakSeconds(),
                     plan.dwells(),
+                    byStretch,
+                    then,
                     plan.readyShare(),
                     BandView.of(plan.readyAt()),
                     plan.latestSeconds(),
@@ -154,14 +183,14 @@ final class HeatViews {
      */
     record HeatView(Guarded guarded, boolean rough, boolean stillWarm, int soaks, List<HeatPlanView> plans) {
         static HeatView of(
-                HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<HeatPlan> plans, Role role) {
+                HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<Opening> openings, Role role) {
             return new HeatView(
                     Guarded.in(question),
                     rough,
                     stillWarm,
                     soaks,
-                    plans.stream()
-                            .map(plan -> HeatPlanView.of(plan, stillWarm, role))
+                    openings.stream()
+                            .map(opening -> HeatPlanView.of(opening, stillWarm, role))
                             .toList());
         }
     }

@@ -27,6 +27,7 @@ public class ApiDescription {
     /** Schema and field; what the annotations of a record can't say, because it stands in the core or is a reference. */
     private static final List<String[]> MAY_BE_NULL = List.of(
             new String[] {"SourceView", "air"},
+            new String[] {"HeatPlanView", "then"},
             new String[] {"FitView", "contactWPerM2K"},
             new String[] {"FitView", "offsetK"},
             new String[] {"SourceView", "measured"},
@@ -75,6 +76,7 @@ public class ApiDescription {
             new String[] {"RepairAgreed", "grade"},
             new String[] {"PhotoTaken", "words"},
             new String[] {"BendMarked", "bentMm"},
+            new String[] {"SoakStarted", "where"},
             new String[] {"MishapSeen", "positionMm"},
             new String[] {"MishapSeen", "stepId"},
             new String[] {"PartOrdered", "due"},

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
@@ -22,12 +21,15 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.Opening;
 
 /** Plans depend on their questions alone: the latest answers are kept while the app runs. */
 @Component
 public class Plans implements Planning {
     private final LoadingCache<HeatQuestion, List<HeatPlan>> heat =
             Caffeine.newBuilder().maximumSize(200).build(Planning.super::heat);
+    private final LoadingCache<HeatQuestion, List<Opening>> openings =
+            Caffeine.newBuilder().maximumSize(200).build(Planning.super::openings);
     private final LoadingCache<CutQuestion, CutPlan> cut =
             Caffeine.newBuilder().maximumSize(2000).build(Planning.super::cut);
     /** A profile's version never changes, and its strips are asked for with every fact of every job. */
@@ -70,9 +72,14 @@ public class Plans implements Planning {
         return heat.get(question);
     }
 
-    /** The plans if they were already asked for. */
-    public Optional<List<HeatPlan>> heatAtHand(HeatQuestion question) {
-        return Optional.ofNullable(heat.getIfPresent(question));
+    @Override
+    public List<Opening> openings(HeatQuestion question) {
+        return openings.get(question);
+    }
+
+    /** Whether they were already asked for. */
+    public boolean openingsAtHand(HeatQuestion question) {
+        return openings.getIfPresent(question) != null;
     }
 
     @Override

@@ -44,8 +44,9 @@ class SeparateController {
             boolean clockwise,
             boolean newEntry,
             String towards,
-            boolean warmAgain,
+            @Schema(nullable = true) String warmFirst,
             List<String> warmedOnTheWay,
+            double airShare,
             double seconds,
             double mmPerS,
             double bondC,
@@ -64,7 +65,8 @@ class SeparateController {
             double workableFromC,
             double cuttingSeconds,
             int warmings,
-            double againSeconds,
+            double totalSeconds,
+            @Schema(nullable = true) String air,
             ChoiceView wedge) {}
 
     @GetMapping("/api/jobs/{jobId}/separate")
@@ -96,7 +98,8 @@ class SeparateController {
                 plan.workableFromC(),
                 plan.cuttingSeconds(),
                 plan.warmings(),
-                plan.againSeconds(),
+                plan.totalSeconds(),
+                plan.airOn() ? plan.air().words() : null,
                 ChoiceView.of(SeparateStation.wedge(), who.role()));
     }
 
@@ -106,8 +109,12 @@ class SeparateController {
                 m.clockwise(),
                 m.newEntry(),
                 PlaceWords.towards(profile, where, m.clockwise()),
-                m.warmAgain(),
-                m.pausesAtMm().stream().map(at -> PlaceWords.at(profile, at)).toList(),
+                m.warmFirst() == null ? null : m.warmFirst().words(),
+                m.pauses().stream()
+                        .map(pause -> PlaceWords.at(profile, pause.atMm()) + ": "
+                                + pause.warming().words())
+                        .toList(),
+                m.airShare(),
                 m.seconds(),
                 m.mmPerS(where.lengthMm()),
                 m.bondC(),

@@ -26,6 +26,7 @@ import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
@@ -57,6 +58,7 @@ import ridgefall.core.seal.SealFact;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
@@ -97,7 +99,7 @@ public final class Course {
 
     /** Every kind of clock that runs at some station: whatever can be measured is measured while one runs. */
     public static final List<TimerKind> CLOCKS =
-            List.of(HeatFact.SOAK, HeatFact.WORKABLE, CleanStation.DRYING, SealStation.PRESSING);
+            List.of(HeatFact.SOAK, HeatFact.AIR, HeatFact.WORKABLE, CleanStation.DRYING, SealStation.PRESSING);
 
     /** As the book has it: what is computed depends on nothing that was added on the spot. */
     private final DeviceProfile asInBook;
@@ -132,7 +134,13 @@ public final class Course {
         this.state = state;
         this.planning = planning;
         this.now = now;
-        HeatStation heat = new HeatStation(this::heatQuestion, this::heatPlans, StripState::live, now);
+        HeatStation heat = new HeatStation(
+                this::heatQuestion,
+                this::heatPlans,
+                StripState::live,
+                soak -> SeparateStation.warms(cutPlan(), soak),
+                () -> SeparateStation.workableSeconds(cutPlan()),
+                now);
         CarryStation carry = new CarryStation();
         CleanStation clean = new CleanStation();
         TestStation test = new TestStation();
@@ -196,9 +204,14 @@ public final class Course {
         return HeatQuestion.of(asInBook, state, planning.sources());
     }
 
-    /** The best plan of each source for this device in this condition, the best of all first. */
+    /** How each source warms it on the best way that begins with it, the best of all first. */
     public List<HeatPlan> heatPlans() {
-        return planning.heat(heatQuestion());
+        return openings().stream().map(Opening::heat).toList();
+    }
+
+    /** The best way to open it by each source, the best of all first. */
+    public List<Opening> openings() {
+        return planning.openings(heatQuestion());
     }
 
     /**
@@ -207,8 +220,12 @@ public final class Course {
      * @throws NotAllowed when clips hold its front: there is nothing to cut
      */
     public CutPlan cutPlan() {
+        List<Soak> soaks = HeatState.of(state).soaksSinceOpened();
         return planning.cut(new CutQuestion(
-                heatQuestion(), List.copyOf(SeparateState.of(state).freed())));
+                heatQuestion(),
+                List.copyOf(SeparateState.of(state).freed()),
+                soaks,
+                soaks.isEmpty() ? Instant.EPOCH : Instant.ofEpochSecond(now.getEpochSecond() / 10 * 10)));
     }
 
     /** Ways of laying strips, the best first; none where something else holds the front. */

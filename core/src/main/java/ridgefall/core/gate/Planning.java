@@ -1,15 +1,17 @@
 package ridgefall.core.gate;
 
+import java.time.Instant;
 import java.util.List;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
-import ridgefall.core.separate.CutPlanner;
-import ridgefall.core.separate.Warmth;
+import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 
 /**
  * The computed plans a course stands on. A plan depends on its question alone, so whoever asks often may keep the
@@ -26,8 +28,13 @@ public interface Planning {
         return "EUR";
     }
 
-    /** All that the way round the edge depends on; {@code freed} in the order it was freed. */
-    record CutQuestion(HeatQuestion heat, List<String> freed) {}
+    /**
+     * All that the way round the edge depends on.
+     *
+     * @param freed in the order it was freed
+     * @param soaks what heat it had since it was last closed, in order
+     */
+    record CutQuestion(HeatQuestion heat, List<String> freed, List<Soak> soaks, Instant now) {}
 
     /** Ways of laying strips on a device, the best first. */
     default List<StripPlan> strips(DeviceProfile profile) {
@@ -39,14 +46,13 @@ public interface Planning {
         return question.ranked();
     }
 
+    /** The best way to open it by each source, the best of all first. */
+    default List<Opening> openings(HeatQuestion question) {
+        return OpeningPlanner.ranked(question, heat(question));
+    }
+
     default CutPlan cut(CutQuestion question) {
-        HeatPlan heat = heat(question.heat).get(0);
-        DeviceProfile profile = question.heat.profile();
-        return CutPlanner.plan(
-                profile,
-                question.heat.condition(),
-                question.heat.cracks(),
-                question.freed,
-                Warmth.of(heat, profile.edge().turn()));
+        return OpeningPlanner.onward(
+                question.heat, openings(question.heat), question.freed, question.soaks, question.now);
     }
 }

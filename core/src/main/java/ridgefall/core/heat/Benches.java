@@ -2,6 +2,8 @@ package ridgefall.core.heat;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.ToDoubleFunction;
@@ -37,14 +39,22 @@ final class Benches {
     /** As widely spread as all, for what takes longer to compute and matters less. */
     final List<One> few;
 
+    private final Map<Integer, Track> usuallyOff = new ConcurrentHashMap<>();
+
     /** @param setup its setting is of no account */
     Benches(HeatedDevice device, HeatSource source, Setup setup, double roomC, int count) {
+        this(device, source, setup, roomC, count, 0);
+    }
+
+    /** @param atLeastS how long they are looked at whatever is usual */
+    Benches(HeatedDevice device, HeatSource source, Setup setup, double roomC, int count, double atLeastS) {
         this.device = device;
         this.source = source;
         this.setup = setup;
         this.roomC = roomC;
         this.knowledge = Knowledge.of(source, device.profileId());
-        this.steps = setup.sweep() == Sweep.STRETCH_BY_STRETCH ? STEPS_A_STRETCH : STEPS;
+        this.steps = Math.max(setup.sweep() == Sweep.STRETCH_BY_STRETCH ? STEPS_A_STRETCH : STEPS, (int)
+                Math.ceil(atLeastS / STEP_S));
         this.meeting = new Meeting(device, source, setup, STEP_S, steps);
         this.usual = one(new double[Unknown.count()]);
         this.all = Arrays.stream(Knowledge.normals(count))
@@ -59,6 +69,11 @@ final class Benches {
         Bench bench = Unknown.bench(
                 device.stack(), source, source.contact(device.condition(), setup), knowledge.scores(normals));
         return new One(bench, device.pieces().ring(bench.stack()));
+    }
+
+    /** How the usual bench cools once it was taken off then; settings that come off at the same step share it. */
+    Track usuallyOff(int pullSteps) {
+        return usuallyOff.computeIfAbsent(pullSteps, step -> usual.cooling(usual.pulled(step), COOLING));
     }
 
     /** One bench with its run. */

@@ -107,13 +107,16 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
                         .toArray());
     }
 
-    /** The pieces of the working stretch; where all are longer than it, the one in its middle. */
-    int[] onWorkingStretch(double strokeMm) {
-        EdgeInterval workingStretch = workingStretch(strokeMm);
+    /** The pieces of a stretch; where all are longer than it, the one in its middle. */
+    int[] on(EdgeInterval stretch) {
         int[] on = IntStream.range(0, count())
-                .filter(i -> turn.contains(workingStretch, pieces.get(i).middleMm()))
+                .filter(i -> turn.contains(stretch, pieces.get(i).middleMm()))
                 .toArray();
-        double middle = turn.middle(workingStretch);
-        return on.length > 0 ? on : new int[] {(int) (middle / turn.lengthMm() * count()) % count()};
+        return on.length > 0 ? on : new int[] {at(turn.middle(stretch))};
+    }
+
+    /** The piece at a position. */
+    int at(double positionMm) {
+        return (int) (turn.wrap(positionMm) / turn.lengthMm() * count()) % count();
     }
 }

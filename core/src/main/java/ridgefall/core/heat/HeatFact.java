@@ -2,6 +2,7 @@ package ridgefall.core.heat;
 
 import java.util.Locale;
 import java.util.Optional;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -17,6 +18,9 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     Family<HeatState> FAMILY = new Family<>(HeatFact.class, HeatState.NOTHING, HeatState::hears);
 
     TimerKind SOAK = new TimerKind("SOAK", "Soaking", Warmth.RISING);
+    /** Air on one stretch; it is cut when it is over, with the air still on. */
+    TimerKind AIR = new TimerKind("AIR", "Warming a stretch");
+
     TimerKind WORKABLE = new TimerKind("WORKABLE", "Bond workable", Warmth.FALLING);
 
     /** How a source meets the front: a face lies on it, or an outlet is led along the border. */
@@ -53,14 +57,27 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
      * @param seconds how long it is meant to; for each stretch where it goes stretch by stretch
      * @param dial airflow as the machine's dial counts it; null where there is none
      * @param distanceMm of the outlet from the glass; null where the front lies on the source
+     * @param where the stretch that air is led over; null where all is warmed, or nobody said
      */
-    record SoakStarted(String sourceId, double settingC, int seconds, Double dial, Double distanceMm, Sweep sweep)
+    record SoakStarted(
+            String sourceId,
+            double settingC,
+            int seconds,
+            Double dial,
+            Double distanceMm,
+            Sweep sweep,
+            EdgeInterval where)
             implements HeatFact {
+        /** As it was before stretches had a place. */
+        public SoakStarted(String sourceId, double settingC, int seconds, Double dial, Double distanceMm, Sweep sweep) {
+            this(sourceId, settingC, seconds, dial, distanceMm, sweep, null);
+        }
+
         @Override
         public void check() {
             Allowed.text("sourceId", sourceId, 40);
             Allowed.between("settingC", settingC, 30, 600, "°C");
-            Allowed.between("seconds", seconds, 10, 3600, "s");
+            Allowed.between("seconds", seconds, 5, 3600, "s");
             Allowed.present("sweep", sweep);
             if (dial != null) {
                 Allowed.between("dial", dial, 0, 100, "on the dial");
@@ -77,7 +94,8 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.start(new Timer.Start(SOAK, seconds), WORKABLE.id());
+            return Timer.Change.start(
+                    new Timer.Start(where == null ? SOAK : AIR, seconds), SOAK.id(), AIR.id(), WORKABLE.id());
         }
 
         @Override
@@ -111,7 +129,7 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.start(new Timer.Start(WORKABLE, workableSeconds), SOAK.id());
+            return Timer.Change.start(new Timer.Start(WORKABLE, workableSeconds), SOAK.id(), AIR.id());
         }
 
         @Override

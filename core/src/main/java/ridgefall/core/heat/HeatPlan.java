@@ -1,8 +1,7 @@
 package ridgefall.core.heat;
 
+import java.util.Comparator;
 import java.util.List;
-import ridgefall.core.edge.EdgeInterval;
-import ridgefall.core.edge.Turn;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
 
@@ -50,8 +49,6 @@ public record HeatPlan(
         List<Influence> influences,
         List<Candidate> candidates) {
 
-    static final double OFF_STEP_S = 20;
-
     public double settingC() {
         return setup.settingC();
     }
@@ -71,7 +68,6 @@ public record HeatPlan(
      * @param workableForSeconds how long it stays so after it is taken off
      * @param why what holds it back, or null
      * @param meant whether it is to get warm at all: where air goes stretch by stretch, one is for all
-     * @param offC the bond from the pull on, every {@value HeatPlan#OFF_STEP_S} s
      */
     public record Stretch(
             double fromMm,
@@ -80,24 +76,16 @@ public record HeatPlan(
             double readySeconds,
             double workableForSeconds,
             String why,
-            boolean meant,
-            List<Double> offC) {
+            boolean meant) {
 
-        /** The bond so long after it was taken off; after the last of the curve as warm as then. */
-        double offC(double seconds) {
-            double at = Math.min(offC.size() - 1.0, seconds / OFF_STEP_S);
-            int below = (int) at;
-            int above = Math.min(offC.size() - 1, below + 1);
-            return offC.get(below) + (at - below) * (offC.get(above) - offC.get(below));
+        private Stretch warmed(double share) {
+            return new Stretch(
+                    fromMm, lengthMm, less(bondAtPullC, share), readySeconds, workableForSeconds * share, why, meant);
         }
-    }
 
-    /** The bond at its coldest over a part of the edge that was warmed, so long after it was taken off, °C. */
-    public double bondOffC(Turn turn, EdgeInterval where, double seconds) {
-        List<Stretch> here = stretches.stream()
-                .filter(s -> dwells > 1 ? s.meant() : turn.overlap(where, new EdgeInterval(s.fromMm(), s.lengthMm())))
-                .toList();
-        return here.stream().mapToDouble(s -> s.offC(seconds)).min().orElseThrow();
+        private static double less(double celsius, double share) {
+            return HeatQuestion.ROOM_C + share * (celsius - HeatQuestion.ROOM_C);
+        }
     }
 
     /** When the bond becomes workable if one unknown lies at its low or high end and all others are as usual. */
@@ -112,6 +100,47 @@ public record HeatPlan(
             String sourceName, Setup setup, double soakSeconds, double readyShare, boolean chosen, String because) {}
 
     HeatPlan called(HeatSource other) {
+        return but(other, feasible, because);
+    }
+
+    /** The same, judged by all that it leads to. */
+    public HeatPlan told(boolean does, List<String> reasons) {
+        return but(source, does, reasons);
+    }
+
+    /** Taken off sooner: what its curve says of then, the edge in proportion to its coldest. */
+    public HeatPlan shortened(double seconds) {
+        Point then = curve.stream()
+                .min(Comparator.comparingDouble(point -> Math.abs(point.seconds() - seconds)))
+                .orElseThrow();
+        double share = (then.bondC().p50() - HeatQuestion.ROOM_C) / (bondAtPullC.p50() - HeatQuestion.ROOM_C);
+        return new HeatPlan(
+                source,
+                setup,
+                workableFromC,
+                seconds,
+                dwells,
+                readyAt.shareBelow(seconds),
+                readyAt,
+                latestSeconds,
+                then.bondC(),
+                then.batteryC(),
+                then.displayC(),
+                plasticsAtPullC,
+                workableForSeconds,
+                reheatSeconds,
+                preheatSeconds,
+                feasible,
+                because,
+                howSure,
+                weighed,
+                curve,
+                stretches.stream().map(stretch -> stretch.warmed(share)).toList(),
+                influences,
+                candidates);
+    }
+
+    private HeatPlan but(HeatSource other, boolean does, List<String> reasons) {
         return new HeatPlan(
                 other,
                 setup,
@@ -128,8 +157,8 @@ public record HeatPlan(
                 workableForSeconds,
                 reheatSeconds,
                 preheatSeconds,
-                feasible,
-                because,
+                does,
+                reasons,
                 howSure,
                 weighed,
                 curve,

@@ -120,7 +120,8 @@ public final class HeatPlanner {
     public HeatPlan judged(HeatSource source, Setup setup, double seconds) {
         source.check(setup);
         Allowed.between("seconds", seconds, 10, 900, "s");
-        Trial trial = Trial.asGiven(new Benches(device, source, setup, roomC, benches), setup.settingC(), seconds)
+        Trial trial = Trial.asGiven(
+                        new Benches(device, source, setup, roomC, benches, seconds), setup.settingC(), seconds)
                 .keptAfterwards();
         return trial.plan(trial.verdict(), influences(trial), List.of());
     }

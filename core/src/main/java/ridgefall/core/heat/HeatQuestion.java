@@ -8,6 +8,7 @@ import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.HeatLimits;
 
 /** All that a soak depends on: the device with its damage, and what the bench owns. */
 public record HeatQuestion(
@@ -43,6 +44,14 @@ public record HeatQuestion(
 
     public HeatSource source(String id) {
         return HeatSource.byId(sources, id);
+    }
+
+    /** What the glass may get to where it faces a source: the display ends behind it, and with a plastic bezel that too, °C. */
+    public double glassCautionC() {
+        HeatLimits limits = profile.limits();
+        return HeatedDevice.plasticBezel(profile.heat())
+                ? Math.min(limits.displayCautionC(), limits.plasticsStopC())
+                : limits.displayCautionC();
     }
 
     /** As it is called at the bench; of a source that is gone, what the journal calls it. */

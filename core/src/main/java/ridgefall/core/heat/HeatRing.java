@@ -7,6 +7,8 @@ import static ridgefall.core.heat.RingNetwork.DISPLAY;
 import static ridgefall.core.heat.RingNetwork.GLASS;
 
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import ridgefall.core.profile.HeatStack;
 
 /**
@@ -172,29 +174,37 @@ final class HeatRing {
      */
     double[] run(double[] from, double startS, Exposure.Over front, double stepS, int steps, Observer observer) {
         double[] now = from.clone();
-        double[] first = new double[now.length];
-        double[] ahead = new double[now.length];
-        RingStage stage = null;
-        Exposure last = null;
-        double onward = (1 - GAMMA) / GAMMA;
+        Runner runner = new Runner(stepS);
         for (int step = 0; step < steps; step++) {
             double at = startS + step * stepS;
-            Exposure exposure = front.between(at, at + stepS);
-            if (exposure != last) {
-                double fin = net.fin(exposure);
-                if (stage == null || stage.finWPerMK() != fin) {
-                    stage = new RingStage(net, GAMMA * stepS, fin);
-                }
-                stage.face(exposure);
-                last = exposure;
-            }
-            stage.solve(now, first);
-            for (int i = 0; i < now.length; i++) {
-                ahead[i] = now[i] + onward * (first[i] - now[i]);
-            }
-            stage.solve(ahead, now);
+            runner.step(now, front.between(at, at + stepS));
             observer.at(at + stepS, now);
         }
         return now;
+    }
+
+    /** Goes on in equal steps, and keeps from one to the next what it has factored; for one thread. */
+    final class Runner {
+        private static final double ONWARD = (1 - GAMMA) / GAMMA;
+
+        private final double stepS;
+        private final Map<Double, RingStage> byFin = new HashMap<>();
+        private final double[] first = atRoom();
+        private final double[] ahead = atRoom();
+
+        Runner(double stepS) {
+            this.stepS = stepS;
+        }
+
+        /** One step on, in place; an exposure is held over its step. */
+        void step(double[] now, Exposure exposure) {
+            RingStage stage = byFin.computeIfAbsent(net.fin(exposure), fin -> new RingStage(net, GAMMA * stepS, fin));
+            stage.face(exposure);
+            stage.solve(now, first);
+            for (int i = 0; i < now.length; i++) {
+                ahead[i] = now[i] + ONWARD * (first[i] - now[i]);
+            }
+            stage.solve(ahead, now);
+        }
     }
 }

@@ -122,7 +122,8 @@ public record HeatSource(
                         setup.settingC(),
                         setup.dial() == null ? (air.dialFrom + air.dialTo) / 2 : setup.dial(),
                         setup.distanceMm() == null ? air.usualDistanceMm : setup.distanceMm(),
-                        setup.sweep());
+                        setup.sweep(),
+                        setup.where());
     }
 
     List<Sweep> sweeps() {

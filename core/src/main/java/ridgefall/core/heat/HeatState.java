@@ -93,7 +93,7 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
 
     HeatState laidOn(Entry entry, SoakStarted started) {
         Soak soak = new Soak(entry.seq(), started, entry.happenedAt(), null, List.of());
-        return new HeatState(Fold.plus(soaks, soak), readings, sealedIn);
+        return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn);
     }
 
     HeatState takenOff(Instant at) {
@@ -106,6 +106,11 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
 
     HeatState read(Instant at, TemperatureRead reading) {
         return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn);
+    }
+
+    /** What heat it had since it was last closed. */
+    public List<Soak> soaksSinceOpened() {
+        return soaks.subList(sealedIn, soaks.size());
     }
 
     public Optional<Soak> lastSoak() {

@@ -1,11 +1,12 @@
 package ridgefall.core.heat;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntSupplier;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import ridgefall.core.damage.Damage;
@@ -48,28 +49,36 @@ public final class HeatStation implements StationRoom {
     private final Supplier<HeatQuestion> question;
     private final Supplier<List<HeatPlan>> ranked;
     private final Predicate<JobState> live;
+    private final Predicate<HeatFact.SoakStarted> planned;
+    private final IntSupplier workable;
     private final Instant now;
 
     /**
      * @param question what soaks of this device depend on
      * @param ranked its plans, the best first; asked for only when a step needs one
      * @param live whether the device must be treated as live
+     * @param planned whether a soak is one that the way round has been planned with
+     * @param workable for how long the bond will be, s, once it comes off the source where it lies
      */
     public HeatStation(
-            Supplier<HeatQuestion> question, Supplier<List<HeatPlan>> ranked, Predicate<JobState> live, Instant now) {
+            Supplier<HeatQuestion> question,
+            Supplier<List<HeatPlan>> ranked,
+            Predicate<JobState> live,
+            Predicate<HeatFact.SoakStarted> planned,
+            IntSupplier workable,
+            Instant now) {
         this.question = question;
         this.ranked = ranked;
         this.live = live;
+        this.planned = planned;
+        this.workable = workable;
         this.now = now;
     }
 
     /** Whether a device may still be warm from a soak. */
     public static boolean stillWarm(JobState state, Instant now) {
-        return HeatState.of(state)
-                .lastSoak()
-                .filter(last ->
-                        last.running() || Duration.between(last.endedAt(), now).toSeconds() < Timeline.FORGETS_S)
-                .isPresent();
+        List<Soak> soaks = HeatState.of(state).soaks();
+        return !soaks.isEmpty() && !BenchRun.forgotten(soaks, now);
     }
 
     private HeatPlan best() {
@@ -152,11 +161,13 @@ public final class HeatStation implements StationRoom {
     }
 
     private Step soak(JobState state) {
-        if (HeatState.of(state).runningSoak().isPresent()) {
-            return lifting(HeatState.of(state).runningSoak().get());
+        HeatState heat = HeatState.of(state);
+        Optional<Soak> running = heat.runningSoak();
+        // Air over a stretch stays on it while it is cut.
+        if (running.isPresent() && running.get().started().where() == null) {
+            return lifting(running.get());
         }
         Step step = start("heat.soak", Station.HEAT, "Warm the bond", state);
-        HeatState heat = HeatState.of(state);
         int soaks = heat.soaks().size() - heat.sealedIn();
         return heat.warmed() ? step.answered("soaked " + soaks + (soaks == 1 ? " time" : " times")) : step;
     }
@@ -189,11 +200,22 @@ public final class HeatStation implements StationRoom {
     public static Choice begin(HeatPlan plan, boolean stillWarm) {
         int seconds = seconds(plan, stillWarm);
         Setup setup = plan.setup();
+        return begin(plan.source(), setup, seconds);
+    }
+
+    /** The tap that starts a soak. */
+    public static Choice begin(HeatSource source, Setup setup, int seconds) {
         return Step.go(
-                plan.source().name() + " at {C:" + plan.settingC() + "}, {s:" + seconds + "}: "
-                        + (plan.source().kind().air() ? "begin" : "lay it on"),
+                source.name() + " at {C:" + setup.settingC() + "}, {s:" + seconds + "}: "
+                        + (source.kind().air() ? "begin" : "lay it on"),
                 new HeatFact.SoakStarted(
-                        plan.source().id(), plan.settingC(), seconds, setup.dial(), setup.distanceMm(), setup.sweep()));
+                        source.id(),
+                        setup.settingC(),
+                        seconds,
+                        setup.dial(),
+                        setup.distanceMm(),
+                        setup.sweep(),
+                        setup.where()));
     }
 
     /** What can happen while it lies there. */
@@ -213,17 +235,12 @@ public final class HeatStation implements StationRoom {
     /** The step that ends the soak that runs. */
     public Step lifting(Soak soak) {
         HeatQuestion asked = question.get();
-        HeatPlan plan = ranked.get().stream()
-                .filter(p -> p.source().id().equals(soak.sourceId()))
-                .findFirst()
-                .orElseGet(this::best);
-        int workable = (int) Math.round(plan.workableForSeconds().p50());
         return Step.open(
                         "heat.lift",
                         Station.HEAT,
                         "Soaking on " + asked.sourceName(soak.sourceId()),
                         "at {C:" + soak.settingC() + "}; lift the edge, the pick must go in without force",
-                        Step.go("Off the source", new HeatFact.SoakEnded(workable)))
+                        Step.go("Off the source", new HeatFact.SoakEnded(workable.getAsInt())))
                 .waiting(soak.seq());
     }
 
@@ -268,11 +285,15 @@ public final class HeatStation implements StationRoom {
             HeatSource source = question.get().source(f.sourceId());
             Setup setup = Setup.of(f);
             source.check(setup);
-            if (HeatState.of(state).runningSoak().isPresent()) {
+            if (HeatState.of(state)
+                    .runningSoak()
+                    .filter(running -> !movesOn(running, f))
+                    .isPresent()) {
                 holds.add(Hold.firm("heat.running", Station.HEAT, "It already lies on a source"));
             }
             holds.addAll(Checks.openSteps(stillAsked(profile, state)));
-            double latest = longestSeconds(source, setup, stillWarm(state, now));
+            double latest =
+                    planned.test(f) ? Double.POSITIVE_INFINITY : longestSeconds(source, setup, stillWarm(state, now));
             if (f.seconds() > latest + 1) {
                 holds.add(Hold.overridable(
                         TOO_LONG,
@@ -292,6 +313,13 @@ public final class HeatStation implements StationRoom {
             }
         }
         return holds;
+    }
+
+    /** Air goes from one stretch to the next without a tap between. */
+    private static boolean movesOn(Soak running, HeatFact.SoakStarted next) {
+        return running.started().where() != null
+                && next.where() != null
+                && running.sourceId().equals(next.sourceId());
     }
 
     /**

@@ -28,6 +28,9 @@ record HeatedDevice(
     /** Pieces of a plan: fine enough for a crack or a lifted corner, coarse enough to run hundreds of benches. */
     static final double PLANNING_MM = 30;
 
+    /** Of many ways weighed against each other. */
+    static final double WEIGHING_MM = 45;
+
     static final double FIRST_LOOK_MM = 70;
 
     static HeatedDevice of(

@@ -21,11 +21,14 @@ final class Meeting {
     /** A device that has slipped lies on one edge; this is the air under what matters, on the safe side. */
     private static final double SLIPPED_GAP_MM = 2;
 
-    private static final int LOOKS_PER_STEP = 8;
+    private static final int LOOKS = 8;
 
     private final EdgePieces pieces;
     private final HeatSource source;
     private final Setup setup;
+    /** Where air goes to and fro; null for every other way of leading. */
+    private final EdgeInterval stretch;
+
     private final double crackedShare;
     private final double stepS;
     /** Conduction along the glass, W/K for a square of it; what air warms beside the border flows into it as from a fin. */
@@ -39,6 +42,9 @@ final class Meeting {
         this.pieces = device.pieces();
         this.source = source;
         this.setup = setup;
+        this.stretch = setup.sweep() != Sweep.STRETCH_BY_STRETCH
+                ? null
+                : setup.where() == null ? pieces.workingStretch(source.strokeMm()) : setup.where();
         this.stepS = stepS;
         this.glassWPerK = device.stack().glass().conductivityWPerMK()
                 * device.stack().glass().thicknessM();
@@ -54,8 +60,8 @@ final class Meeting {
 
     /** The pieces that are meant to get warm. */
     int[] targets() {
-        if (setup.sweep() == Sweep.STRETCH_BY_STRETCH) {
-            return pieces.onWorkingStretch(source.strokeMm());
+        if (stretch != null) {
+            return pieces.on(stretch);
         }
         int[] all = new int[pieces.count()];
         Arrays.setAll(all, i -> i);
@@ -64,9 +70,7 @@ final class Meeting {
 
     /** How often the same is done to one stretch after the other. */
     int dwells() {
-        return setup.sweep() == Sweep.STRETCH_BY_STRETCH
-                ? source.strokes(pieces.turn().lengthMm())
-                : 1;
+        return stretch == null ? 1 : source.strokes(pieces.turn().lengthMm());
     }
 
     /**
@@ -109,50 +113,55 @@ final class Meeting {
     }
 
     private Exposure.Over led(HeatRing ring, double contact, DoubleUnaryOperator riseK) {
-        double still = Exposure.STILL_AIR_W_PER_M2K;
         // Half of the spot falls on the border and beyond it, half on the glass inside.
         double inside = contact * Math.PI / 8 * Math.pow(source.spotMm() / 1e3, 2) / ring.centreM2();
+        Exposure[] blown = new Exposure[spot.length];
+        double[] risen = new double[spot.length];
         return (from, to) -> {
             double rise = riseK.applyAsDouble((from + to) / 2);
-            double[] share = spot[(int) (Math.round(from / stepS) % spot.length)];
-            double[] transfer = new double[share.length];
-            double[] rises = new double[share.length];
-            for (int i = 0; i < share.length; i++) {
-                double blown = contact * share[i];
-                double taken = blown + Math.sqrt(blown * glassWPerK) / ledgeM[i];
-                transfer[i] = still + taken;
-                rises[i] = rise * taken / transfer[i];
+            int at = (int) (Math.round(from / stepS) % spot.length);
+            if (blown[at] == null || risen[at] != rise) {
+                blown[at] = blown(contact, spot[at], inside, rise);
+                risen[at] = rise;
             }
-            return new Exposure(transfer, rises, still + inside, rise * inside / (still + inside));
+            return blown[at];
         };
     }
 
+    private Exposure blown(double contact, double[] share, double inside, double riseK) {
+        double still = Exposure.STILL_AIR_W_PER_M2K;
+        double[] transfer = new double[share.length];
+        double[] rises = new double[share.length];
+        for (int i = 0; i < share.length; i++) {
+            double blown = contact * share[i];
+            double taken = blown + Math.sqrt(blown * glassWPerK) / ledgeM[i];
+            transfer[i] = still + taken;
+            rises[i] = riseK * taken / transfer[i];
+        }
+        return new Exposure(transfer, rises, still + inside, riseK * inside / (still + inside));
+    }
+
     private double[][] spots(int steps) {
-        double[][] shares = new double[steps][pieces.count()];
-        for (int step = 0; step < steps; step++) {
-            for (int look = 0; look < LOOKS_PER_STEP; look++) {
-                double at = position((step + (look + 0.5) / LOOKS_PER_STEP) * stepS);
+        // To and fro takes hardly longer than a step: over a stretch every step is alike.
+        double[][] shares = new double[stretch == null ? steps : 1][pieces.count()];
+        for (int step = 0; step < shares.length; step++) {
+            for (int look = 0; look < LOOKS; look++) {
+                double at = stretch == null
+                        ? pieces.turn().wrap(LED_MM_PER_S * (step + (look + 0.5) / LOOKS) * stepS)
+                        : onStretch((look + 0.5) / LOOKS);
                 for (int i = 0; i < pieces.count(); i++) {
                     double distance = pieces.turn().apart(pieces.pieces().get(i).middleMm(), at) / source.spotMm();
                     // A bell as wide as the spot at half its height.
-                    shares[step][i] += Math.exp(-4 * Math.log(2) * distance * distance) / LOOKS_PER_STEP;
+                    shares[step][i] += Math.exp(-4 * Math.log(2) * distance * distance) / LOOKS;
                 }
             }
         }
         return shares;
     }
 
-    private double position(double seconds) {
-        double led = LED_MM_PER_S * seconds;
-        if (setup.sweep() == Sweep.ROUND) {
-            return pieces.turn().wrap(led);
-        }
-        EdgeInterval stretch = pieces.workingStretch(source.strokeMm());
+    private double onStretch(double share) {
         // Over its ends by a quarter of the spot: else they would stay behind.
         double over = source.spotMm() / 4;
-        double way = stretch.lengthMm() + 2 * over;
-        double phase = led % (2 * way);
-        double along = (phase <= way ? phase : 2 * way - phase) - over;
-        return pieces.turn().wrap(stretch.fromMm() + along);
+        return pieces.turn().wrap(stretch.fromMm() - over + share * (stretch.lengthMm() + 2 * over));
     }
 }

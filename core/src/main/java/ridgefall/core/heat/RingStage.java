@@ -12,7 +12,6 @@ final class RingStage {
     private final RingNetwork net;
     private final int pieces;
     private final double perS;
-    private final double finWPerMK;
     /** What holds each cell of a column to what it was: C/δ. */
     private final double[] beforeWPerK;
     /**
@@ -53,7 +52,6 @@ final class RingStage {
         this.net = net;
         this.pieces = net.pieces;
         this.perS = 1 / deltaS;
-        this.finWPerMK = finWPerMK;
         beforeWPerK = new double[COLUMN * pieces];
         inverse = new double[COLUMN * pieces];
         carried = new double[COLUMN * pieces];
@@ -127,10 +125,6 @@ final class RingStage {
         }
     }
 
-    double finWPerMK() {
-        return finWPerMK;
-    }
-
     /** Solves all columns in place. */
     private void eliminate() {
         int n = pieces;
@@ -148,7 +142,11 @@ final class RingStage {
 
     private Exposure exposure;
 
+    /** What it faces from here on; the same again costs nothing. */
     void face(Exposure exposure) {
+        if (exposure == this.exposure) {
+            return;
+        }
         this.exposure = exposure;
         int n = pieces;
         centreFaceW = net.facing(exposure.centreWPerM2K(), net.centreM2);

@@ -1,6 +1,7 @@
 package ridgefall.core.heat;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.function.IntToDoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.HeatState.Happening;
 import ridgefall.core.heat.HeatState.Soak;
 
@@ -17,20 +19,27 @@ import ridgefall.core.heat.HeatState.Soak;
  * What was done to a device, from the first soak that it still feels: on which source, how set, lying how, and when it was
  * off. Times in s from that soak's start.
  *
+ * @param beganAt when that was
  * @param lastFromS when the last soak began
  * @param endedS when it came off; infinite while it runs
  * @param tried what was tried and measured by hand meanwhile
  * @param steps of {@link Benches#STEP_S} until nothing more is asked for
  */
 record Timeline(
-        HeatedDevice device, List<Phase> phases, List<Happening> tried, double lastFromS, double endedS, int steps) {
+        HeatedDevice device,
+        Instant beganAt,
+        List<Phase> phases,
+        List<Happening> tried,
+        double lastFromS,
+        double endedS,
+        int steps) {
     static final double STEP_S = Benches.STEP_S;
     private static final double HORIZON_S = 900;
     private static final double COOLING_S = 420;
     /** A device that has lain longer than this has forgotten its first soak. */
     static final double FORGETS_S = 2400;
 
-    private static final int SPOTS = (int) Math.ceil(HORIZON_S / STEP_S);
+    static final int SPOTS = (int) Math.ceil(HORIZON_S / STEP_S);
 
     /**
      * One source in one setting, from one moment on; a source of null is the air of the room.
@@ -60,7 +69,8 @@ record Timeline(
                         phases.stream().map(Phase::fromS), tried.stream().map(Happening::seconds))
                 .reduce(lastFromS, Math::max);
         double until = last.running() ? latest + HORIZON_S : endedS + COOLING_S;
-        return new Timeline(device, phases, tried, lastFromS, endedS, (int) Math.ceil(until / STEP_S));
+        return new Timeline(
+                device, felt.get(0).startedAt(), phases, tried, lastFromS, endedS, (int) Math.ceil(until / STEP_S));
     }
 
     private static List<Soak> felt(List<Soak> soaks) {
@@ -105,6 +115,21 @@ record Timeline(
             double ended = fromS + seconds(Duration.between(soak.startedAt(), soak.endedAt()));
             phases.add(new Phase(ended, null, null, null, true));
         }
+    }
+
+    /** The same as acts, up to a moment. */
+    List<Act> acts(Instant until) {
+        double untilS = seconds(Duration.between(beganAt, until));
+        List<Act> acts = new ArrayList<>();
+        for (int i = 0; i < phases.size(); i++) {
+            Phase phase = phases.get(i);
+            double ends = i + 1 < phases.size() ? phases.get(i + 1).fromS() : Double.POSITIVE_INFINITY;
+            acts.add(new Act(
+                    phase.source(),
+                    phase.setup(),
+                    Math.min(FORGETS_S, Math.max(0, Math.min(ends, untilS) - phase.fromS()))));
+        }
+        return acts;
     }
 
     int step(double seconds) {

@@ -19,10 +19,10 @@ import ridgefall.core.units.Source;
 
 /** One source at one setting for one time, weighed over all benches. */
 final class Trial {
-    /** How many soaks longer than just ready are weighed, and the longest of them. */
-    private static final int LONGER_SOAKS = 3;
-
+    /** Soaks longer than just ready are weighed at whole half minutes, up to this much longer. */
     private static final double LONGEST_WAIT_S = 240;
+
+    private static final double WAIT_STEP_S = 30;
 
     /** Warmed for less it is not worth the way; nobody goes on for longer. */
     private static final double SHORTEST_AGAIN_S = 30;
@@ -62,8 +62,7 @@ final class Trial {
         this.soak = givenSeconds == null ? soonestThrough(Band.of(readyAt).p90()) : givenSeconds;
         this.through = through(soak);
         this.share = Arrays.stream(readyAt).filter(t -> t <= soak).count() / (double) readyAt.length;
-        this.lasting = workableFor(
-                benches.usual, benches.usual.cooling(benches.usual.pulled(Benches.steps(soak)), Benches.COOLING));
+        this.lasting = workableFor(benches.usual, benches.usuallyOff(Benches.steps(soak)));
     }
 
     /** Longer on the source is sooner through where the warmth then lasts the longer, or the pick goes the faster. */
@@ -74,8 +73,7 @@ final class Trial {
             return best;
         }
         double through = through(best);
-        for (int i = 1; i <= LONGER_SOAKS; i++) {
-            double longer = ready + (longest - ready) * i / LONGER_SOAKS;
+        for (double longer = WAIT_STEP_S * Math.ceil(ready / WAIT_STEP_S); longer <= longest; longer += WAIT_STEP_S) {
             double then = through(longer);
             if (then < through) {
                 best = longer;
@@ -89,8 +87,7 @@ final class Trial {
     private double through(double seconds) {
         Benches.One usual = benches.usual;
         int dwells = benches.meeting.dwells();
-        double[] off = usual.cooling(usual.pulled(Benches.steps(seconds)), Benches.COOLING)
-                .bond();
+        double[] off = benches.usuallyOff(Benches.steps(seconds)).bond();
         double riseK = usual.riseK(settingC);
         double again = benches.source.handlingSeconds() + againSeconds(seconds, off[0] * riseK, riseK);
         double left = benches.device.stack().perimeterMm() / dwells;
@@ -296,16 +293,8 @@ final class Trial {
                             Benches.crossing(warming[i], workable),
                             Benches.staysAbove(cooling[i], (coldC() - benches.roomC) / rise),
                             heldBack(piece),
-                            Arrays.stream(benches.meeting.targets()).anyMatch(t -> t == i),
-                            off(cooling[i], rise));
+                            Arrays.stream(benches.meeting.targets()).anyMatch(t -> t == i));
                 })
-                .toList();
-    }
-
-    private List<Double> off(double[] cooling, double riseK) {
-        int every = Benches.steps(HeatPlan.OFF_STEP_S);
-        return IntStream.iterate(0, step -> step < cooling.length, step -> step + every)
-                .mapToObj(step -> benches.roomC + riseK * cooling[step])
                 .toList();
     }
 

@@ -118,6 +118,15 @@ public record Step(
         return new Step(id, station, title, hint, null, false, false, List.of(choices), null, Lead.RECORD);
     }
 
+    /** The same, asked at another station. */
+    public Step at(String otherId, Station other) {
+        return new Step(otherId, other, title, hint, answer, problem, optional, choices, waitsFor, lead);
+    }
+
+    public Step titled(String words) {
+        return new Step(id, station, words, hint, answer, problem, optional, choices, waitsFor, lead);
+    }
+
     public Step answered(String words) {
         return new Step(id, station, title, hint, words, false, optional, choices, null, Lead.RECORD);
     }

@@ -78,6 +78,13 @@ public enum Adhesive {
         return Math.min(fastestMmPerS, REFERENCE_MM_PER_S * Math.pow(share, 1 / speedExponent));
     }
 
+    /** The same after solvent stood at a bond {@code bondWidthMm} wide for some minutes. */
+    public double speedMmPerS(
+            double celsius, double nPerMm, double fastestMmPerS, double solventMinutes, double bondWidthMm) {
+        double share = nPerMm / peelNPerMm(celsius, REFERENCE_MM_PER_S, solventMinutes, bondWidthMm);
+        return Math.min(fastestMmPerS, REFERENCE_MM_PER_S * Math.pow(share, 1 / speedExponent));
+    }
+
     /**
      * The temperature from which a dry bond peels that fast under a force per width. For stiff glue the floor of its strength
      * can lie above it; then there is none (infinity).

@@ -2,83 +2,114 @@ package ridgefall.core.separate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
 import ridgefall.core.material.Cutting;
 
 /**
- * One stretch cut while the bond cools: the integral of {@code ds / v(T(s, t))}, warmed again wherever the pick would no
- * longer go through.
+ * One stretch cut in a bond that cools, is warmed and cools again: the integral of {@code ds / v(T(s, t))}.
  *
- * @param warmFirst whether it is warmed before the pick goes in
- * @param pausesAtMm edge positions at which it is warmed on the way
+ * @param warmFirst what is warmed before the pick goes in, or null
+ * @param pauses what is warmed on the way
+ * @param airSeconds of which air is held on it
  * @param coldestC of the bond under the pick
- * @param warmedMm how much was cut since it was last warmed, up to the end of this stretch
- * @param sinceWarmS how long ago that was then
+ * @param coldMm how much of it was cut in a bond that was colder than one that is cut
  */
 record Cut(
-        boolean warmFirst,
-        List<Double> pausesAtMm,
+        Warming warmFirst,
+        List<CutPlan.Pause> pauses,
         double seconds,
+        double airSeconds,
         double coldestC,
-        double warmedMm,
-        double sinceWarmS) {
+        double coldMm) {
     private static final double STEP_MM = 1;
 
-    /** Nothing cut yet, just warmed. */
-    static final Cut NONE = new Cut(false, List.of(), 0, 0, 0, 0);
+    /** What is cut, and the way the pick goes. */
+    record Way(Stretch stretch, boolean clockwise, boolean entry) {
+        private double lengthMm() {
+            return stretch.where().lengthMm();
+        }
 
-    /** What is cut, with what, and the way the pick goes. */
-    record Way(Stretch stretch, boolean clockwise, Cutting cutting, Warmth warmth, Turn turn) {
-        private EdgeInterval after(double cutMm, double stepMm) {
-            EdgeInterval all = stretch.where();
-            double from = clockwise ? all.fromMm() + cutMm : all.fromMm() + all.lengthMm() - cutMm - stepMm;
-            return new EdgeInterval(turn.wrap(from), stepMm);
+        private double at(double cutMm, Turn turn) {
+            double from = stretch.where().fromMm();
+            return turn.wrap(clockwise ? from + cutMm : from + lengthMm() - cutMm);
+        }
+
+        private EdgeInterval left(double cutMm, Turn turn) {
+            double from = stretch.where().fromMm();
+            return new EdgeInterval(clockwise ? turn.wrap(from + cutMm) : from, lengthMm() - cutMm);
         }
     }
 
-    /** The next stretch after this one: warmed first if it needs it, or if that saves a pause on the way. */
-    Cut then(Way way) {
-        Cut straightOn = along(way, sinceWarmS, warmedMm, false);
-        if (sinceWarmS == 0 && warmedMm == 0 || straightOn.pausesAtMm.isEmpty() && !straightOn.warmFirst) {
-            return straightOn;
+    /** All the way, in order; or as far as it was of interest. */
+    static List<Cut> along(List<Way> ways, Cutting cutting, Warmth warmth, Turn turn) {
+        List<Cut> cuts = new ArrayList<>();
+        for (int i = 0; i < ways.size() && !warmth.givenUp(); i++) {
+            cuts.add(of(ways.subList(i, ways.size()), cutting, warmth, turn));
         }
-        return along(way, 0, 0, true);
+        return cuts;
     }
 
-    private static Cut along(Way way, double sinceS, double warmedMm, boolean warmFirst) {
-        double length = way.stretch().where().lengthMm();
+    /** The same, with all of it warmed before the first. */
+    static List<Cut> warmedFirst(List<Cut> cuts, Warming all) {
+        return IntStream.range(0, cuts.size())
+                .mapToObj(i -> i > 0 ? cuts.get(i) : cuts.get(i).warmedFirst(all))
+                .toList();
+    }
+
+    private Cut warmedFirst(Warming warming) {
+        return new Cut(warming, pauses, seconds, airSeconds, coldestC, coldMm);
+    }
+
+    /** @param ahead what is left, this one first */
+    private static Cut of(List<Way> ahead, Cutting cutting, Warmth warmth, Turn turn) {
+        Way way = ahead.get(0);
         double coldest = Double.POSITIVE_INFINITY;
         double seconds = 0;
-        List<Double> pauses = new ArrayList<>();
-        boolean first = warmFirst;
-        for (double cut = 0; cut < length; cut += STEP_MM) {
-            double step = Math.min(STEP_MM, length - cut);
-            EdgeInterval here = way.after(cut, step);
-            double bond = way.warmth().bondC(here, sinceS);
-            double mmPerS = way.cutting().mmPerS(bond);
-            boolean cold = mmPerS < Cutting.SLOWEST_MM_PER_S
-                    || warmedMm + step > way.warmth().atATimeMm();
-            double freshC = way.warmth().bondC(here, 0);
-            double freshMmPerS = way.cutting().mmPerS(freshC);
-            if (cold && sinceS > 0 && freshMmPerS >= Cutting.SLOWEST_MM_PER_S) {
+        double coldMm = 0;
+        double air = 0;
+        Warming first = null;
+        List<CutPlan.Pause> pauses = new ArrayList<>();
+        for (double cut = 0; cut < way.lengthMm(); cut += STEP_MM) {
+            double step = Math.min(STEP_MM, way.lengthMm() - cut);
+            double at = way.at(cut, turn);
+            if (warmth.worthWarming(cutting.mmPerS(warmth.bondC(at)))) {
+                Optional<Warming> warmed = warmth.again(left(ahead, cut, turn), way.clockwise());
                 if (cut == 0) {
-                    first = true;
+                    first = warmed.orElse(null);
                 } else {
-                    pauses.add(way.turn().wrap(here.fromMm()));
+                    warmed.ifPresent(warming -> pauses.add(new CutPlan.Pause(at, warming)));
                 }
-                sinceS = 0;
-                warmedMm = 0;
-                bond = freshC;
-                mmPerS = freshMmPerS;
             }
-            // Where even fresh warmth is not enough it is cut cold, slowly and with a thin blade.
+            double bond = warmth.bondC(at);
+            double mmPerS = cutting.mmPerS(bond);
+            // Where nothing makes it warm enough it is cut cold, slowly and with a thin blade.
+            coldMm += mmPerS < Cutting.SLOWEST_MM_PER_S ? step : 0;
             double took = step * way.stretch().difficulty() / Math.max(Cutting.SLOWEST_MM_PER_S, mmPerS);
             coldest = Math.min(coldest, bond);
             seconds += took;
-            sinceS += took;
-            warmedMm += step;
+            double done = cut;
+            air += warmth.pass(took, () -> left(ahead, done, turn), way.clockwise());
         }
-        return new Cut(first, pauses, seconds, coldest, warmedMm, sinceS);
+        return new Cut(first, pauses, seconds, air, coldest, coldMm);
+    }
+
+    private static List<EdgeInterval> left(List<Way> ahead, double cutMm, Turn turn) {
+        return Stream.concat(
+                        Stream.of(ahead.get(0).left(cutMm, turn)),
+                        ahead.stream().skip(1).map(way -> way.stretch().where()))
+                .toList();
+    }
+
+    Stream<Warming> warmings() {
+        return Stream.concat(Stream.ofNullable(warmFirst), pauses.stream().map(CutPlan.Pause::warming));
+    }
+
+    /** With every warming on the way. */
+    double allSeconds() {
+        return seconds + warmings().mapToDouble(Warming::withHandlingSeconds).sum();
     }
 }

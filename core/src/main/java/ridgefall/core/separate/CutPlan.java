@@ -1,7 +1,9 @@
 package ridgefall.core.separate;
 
 import java.util.List;
+import java.util.stream.Stream;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.units.NotAllowed;
 
 /**
@@ -9,8 +11,9 @@ import ridgefall.core.units.NotAllowed;
  *
  * @param stretches all of the edge, freed or not
  * @param moves what is left to do, in order
- * @param workableFromC bond temperature below which to warm again rather than push
- * @param againSeconds on the source, each time it is warmed again
+ * @param workableFromC bond temperature from which the pick goes without force
+ * @param again how it is warmed again from where it stands, where somebody finds it cold; null where nothing may
+ * @param air null where none is held on it
  */
 public record CutPlan(
         List<Stretch> stretches,
@@ -19,16 +22,33 @@ public record CutPlan(
         Landmark opensOn,
         int greatestOpeningDeg,
         double workableFromC,
-        double againSeconds) {
+        Warming again,
+        Air air) {
+
+    /**
+     * Held on the stretch ahead of the pick while it is cut.
+     *
+     * @param glassBelowC what a thermometer at the glass may read
+     */
+    public record Air(HeatSource source, double settingC, double glassBelowC) {
+        public String words() {
+            return source.name() + " at {C:" + settingC + "} while you cut; glass below {C:" + Math.round(glassBelowC)
+                    + "}";
+        }
+    }
+
+    /** The pick rests at {@code atMm} of the edge while it is warmed. */
+    public record Pause(double atMm, Warming warming) {}
 
     /**
      * One stretch to cut.
      *
      * @param clockwise direction of the tool along the edge
      * @param newEntry true where nothing beside it is free: enter here
-     * @param warmAgain true where the bond will have gone cold by now, or where each stretch is warmed by itself
-     * @param pausesAtMm edge positions at which it is warmed once more on the way
+     * @param warmFirst what is warmed before the pick goes in, or null
+     * @param pauses what is warmed on the way
      * @param seconds of cutting
+     * @param airShare how much of that air is held on the stretch, 0–1
      * @param bondC as cold as the bond gets under the pick
      * @param pickMm the thickest pick that may go in; null where nothing may lift the glass: cut from the frame's side
      * @param forceN what the hand feels behind that pick
@@ -39,9 +59,10 @@ public record CutPlan(
             String stretchId,
             boolean clockwise,
             boolean newEntry,
-            boolean warmAgain,
-            List<Double> pausesAtMm,
+            Warming warmFirst,
+            List<Pause> pauses,
             double seconds,
+            double airShare,
             double bondC,
             Double pickMm,
             double forceN,
@@ -53,8 +74,8 @@ public record CutPlan(
             return pickMm == null || pickMm <= CutPlanner.BLADE_MM ? "blade" : "pick";
         }
 
-        int warmings() {
-            return (warmAgain ? 1 : 0) + pausesAtMm.size();
+        public Stream<Warming> warmings() {
+            return Stream.concat(Stream.ofNullable(warmFirst), pauses.stream().map(Pause::warming));
         }
 
         /** On the way along a stretch of some length. */
@@ -77,17 +98,43 @@ public record CutPlan(
                                         stretches.stream().map(Stretch::id).toList())));
     }
 
+    /** Whether air is held on it while it is cut. */
+    public boolean airOn() {
+        return moves.stream().anyMatch(move -> move.airShare() > 0);
+    }
+
     public double cuttingSeconds() {
         return moves.stream().mapToDouble(Move::seconds).sum();
     }
 
     /** How often it is warmed again until all is free. */
     public int warmings() {
-        return moves.stream().mapToInt(Move::warmings).sum();
+        return (int) moves.stream().flatMap(Move::warmings).count();
     }
 
-    /** Until all is free. */
+    /** Cutting until the first warming; until all is free where there is none. */
+    public double secondsUntilWarming() {
+        double seconds = 0;
+        for (Move move : moves) {
+            if (move.warmFirst() != null) {
+                return seconds;
+            } else if (!move.pauses().isEmpty()) {
+                Stretch stretch = stretch(move.stretchId());
+                double at = move.pauses().get(0).atMm() - stretch.where().fromMm();
+                double share = Math.abs(at) / stretch.where().lengthMm();
+                return seconds + move.seconds() * Math.min(1, move.clockwise() ? share : 1 - share);
+            }
+            seconds += move.seconds();
+        }
+        return seconds;
+    }
+
+    /** Until all is free, with every warming on the way. */
     public double totalSeconds() {
-        return cuttingSeconds() + warmings() * againSeconds;
+        return cuttingSeconds()
+                + moves.stream()
+                        .flatMap(Move::warmings)
+                        .mapToDouble(Warming::withHandlingSeconds)
+                        .sum();
     }
 }

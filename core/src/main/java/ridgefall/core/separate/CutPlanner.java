@@ -3,6 +3,7 @@ package ridgefall.core.separate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
@@ -29,58 +30,101 @@ public final class CutPlanner {
 
     private CutPlanner() {}
 
-    /**
-     * @param freedInOrder ids of stretches already free, the latest last
-     * @param warmth how warm the bond is, counted from now: what is there was just warmed
-     */
-    public static CutPlan plan(
+    /** What is left to cut of a device, in the cheapest order. */
+    record Round(
             DeviceProfile profile,
             FrontCondition condition,
             List<EdgeInterval> cracks,
-            List<String> freedInOrder,
-            Warmth warmth) {
+            List<Stretch> stretches,
+            int freed,
+            List<Cut.Way> ways) {
+        Turn turn() {
+            return profile.edge().turn();
+        }
+
+        Cutting cutting() {
+            return Cutting.byHand(profile.factoryAdhesive());
+        }
+
+        List<Cut> cut(Warmth warmth) {
+            return Cut.along(ways, cutting(), warmth, turn());
+        }
+
+        /** Warmed before anything else is cut. */
+        Optional<Warming> again(Warmth warmth) {
+            return ways.isEmpty()
+                    ? Optional.empty()
+                    : warmth.again(
+                            ways.stream().map(way -> way.stretch().where()).toList(),
+                            ways.get(0).clockwise());
+        }
+    }
+
+    /** @param freedInOrder ids of stretches already free, the latest last */
+    static Round round(
+            DeviceProfile profile, FrontCondition condition, List<EdgeInterval> cracks, List<String> freedInOrder) {
         List<Stretch> stretches = Stretch.along(profile, cracks);
         List<String> ids = stretches.stream().map(Stretch::id).toList();
-        int freed = 0;
+        int begun = 0;
         int last = -1;
         for (String id : freedInOrder) {
             last = ids.indexOf(id);
-            freed |= 1 << last;
+            begun |= 1 << last;
         }
-        List<Integer> order = new CutOrder(stretches).from(freed, last).order();
         CutCost cost = new CutCost(stretches);
-        Cutting cutting = Cutting.byHand(profile.factoryAdhesive());
-        List<Move> moves = new ArrayList<>();
-        Cut cut = Cut.NONE;
-        for (int index : order) {
-            Stretch stretch = stretches.get(index);
+        List<Cut.Way> ways = new ArrayList<>();
+        int freed = begun;
+        for (int index : new CutOrder(stretches).from(begun, last).order()) {
             boolean entry = cost.entry(freed, index);
             boolean clockwise = entry || CutCost.has(freed, cost.before(index));
-            cut = cut.then(new Cut.Way(stretch, clockwise, cutting, warmth, cost.turn()));
+            ways.add(new Cut.Way(stretches.get(index), clockwise, entry));
+            freed |= 1 << index;
+        }
+        return new Round(profile, condition, cracks, stretches, begun, ways);
+    }
+
+    /**
+     * @param cuts as the ways of the round
+     * @param again how it would be warmed before any of them, or null
+     * @param air what is held on it while it is cut, or null
+     */
+    static CutPlan plan(Round round, List<Cut> cuts, Warming again, CutPlan.Air air) {
+        DeviceProfile profile = round.profile();
+        List<Stretch> stretches = round.stretches();
+        CutCost cost = new CutCost(stretches);
+        List<Move> moves = new ArrayList<>();
+        int freed = round.freed();
+        for (int i = 0; i < cuts.size(); i++) {
+            Cut.Way way = round.ways().get(i);
+            Cut cut = cuts.get(i);
+            Stretch stretch = way.stretch();
+            int index = stretches.indexOf(stretch);
             PickedEdge edge = PickedEdge.of(
                     profile.heat().glass(),
                     profile.heat().adhesive(),
                     profile.ledgeMm().at(cost.turn().middle(stretch.where())),
                     profile.factoryAdhesive(),
                     cut.coldestC());
-            Glass.Condition glass = glass(stretch, condition, cracks);
+            Glass.Condition glass = glass(stretch, round.condition(), round.cracks());
             double allowedMPa = glass.allowedMPa();
             Double pick = pick(edge.thickestPickMm(allowedMPa));
+            Double wedge = wedge(stretches, cost, freed, index);
             freed |= 1 << index;
             moves.add(new Move(
                     stretch.id(),
-                    clockwise,
-                    entry,
+                    way.clockwise(),
+                    way.entry(),
                     cut.warmFirst(),
-                    cut.pausesAtMm(),
+                    cut.pauses(),
                     cut.seconds(),
+                    Math.min(1, cut.airSeconds() / cut.seconds()),
                     cut.coldestC(),
                     pick,
                     edge.pushN(pick == null ? 0 : pick),
                     pick == null || glass == Glass.Condition.CRACKED
                             ? null
                             : rise(edge.greatestRiseMm(cost.freeMm(freed, index) / 2, allowedMPa)),
-                    wedge(stretches, cost, freed & ~(1 << index), index)));
+                    wedge));
         }
         return new CutPlan(
                 stretches,
@@ -88,8 +132,9 @@ public final class CutPlanner {
                 profile.entrySeam(),
                 profile.hinge(),
                 profile.greatestOpeningDeg(),
-                cutting.workableFromC(),
-                warmth.againSeconds());
+                round.cutting().workableFromC(),
+                again,
+                air);
     }
 
     /** Where cracks are marked, the rest of a cracked front is as good as one that was worn. */

@@ -37,6 +37,12 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
             return before.freed(stretchId);
         }
 
+        /** What the air was turned on for is done. */
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(HeatFact.AIR.id());
+        }
+
         @Override
         public boolean irreversible() {
             return true;

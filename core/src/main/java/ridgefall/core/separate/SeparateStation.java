@@ -4,14 +4,18 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.decide.DecideState;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
+import ridgefall.core.heat.Setup;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -31,6 +35,10 @@ import ridgefall.core.units.NotAllowed;
 
 /** Stretch by stretch in the cheapest order, planned again from where the bench stands after every fact. */
 public final class SeparateStation implements StationRoom {
+    private static final double LONGEST_WORKABLE_S = 3600;
+    private static final String LIFT = "separate.lift";
+    private static final String AIR_OFF = "separate.air-off";
+
     private final Supplier<CutPlan> plan;
     private final HeatStation heat;
 
@@ -51,21 +59,12 @@ public final class SeparateStation implements StationRoom {
             return unclipping(profile, state);
         }
         List<Step> steps = new ArrayList<>();
-        // Warming again happens here, with the front half free, though its facts are heat's.
-        if (HeatState.of(state).runningSoak().isPresent()) {
-            Step lifting = heat.lifting(HeatState.of(state).runningSoak().get());
-            steps.add(new Step(
-                    "separate.lift",
-                    Station.SEPARATE,
-                    lifting.title(),
-                    lifting.hint(),
-                    null,
-                    false,
-                    false,
-                    lifting.choices(),
-                    lifting.waitsFor(),
-                    lifting.lead()));
-        }
+        Optional<Soak> running = HeatState.of(state).runningSoak();
+        // Warming again happens here, with the front half free, though its facts are heat's. Air stays on while it is
+        // cut.
+        boolean airOn = running.filter(SeparateStation::airOn).isPresent();
+        running.filter(soak -> !airOn)
+                .ifPresent(soak -> steps.add(heat.lifting(soak).at(LIFT, Station.SEPARATE)));
         if (!HeatState.of(state).warmed() && SeparateState.of(state).freed().isEmpty()) {
             steps.add(Step.open(
                     "separate.way", Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
@@ -76,18 +75,76 @@ public final class SeparateStation implements StationRoom {
         for (String id : SeparateState.of(state).freed()) {
             steps.add(cut(profile, way.stretch(id), null).answered("free"));
         }
+        boolean warmNow = false;
         for (Move move : way.moves()) {
-            steps.add(cut(profile, way.stretch(move.stretchId()), move));
+            boolean next = move == way.moves().get(0);
+            if (next
+                    && move.warmFirst() != null
+                    && running.filter(soak -> !airOn).isEmpty()) {
+                steps.add(warm(profile, move.warmFirst(), move.clockwise()));
+                warmNow = true;
+            }
+            Step cut = cut(profile, way.stretch(move.stretchId()), move);
+            steps.add(next && airOn ? cut.waiting(running.get().seq()) : cut);
         }
-        if (HeatState.of(state).warmed()
-                && HeatState.of(state).runningSoak().isEmpty()
-                && !SeparateState.of(state).frontOpened()) {
-            steps.add(heat.start("separate.warm", Station.SEPARATE, "Gone cold? Warm it again", state)
+        boolean open = SeparateState.of(state).frontOpened();
+        if (way.again() != null && !warmNow && running.isEmpty() && !open) {
+            steps.add(warm(profile, way.again(), way.moves().get(0).clockwise())
+                    .titled("Gone cold? Warm it again")
                     .asOptional());
+        }
+        if (airOn) {
+            Step off = Step.open(
+                    AIR_OFF,
+                    Station.SEPARATE,
+                    "Air off",
+                    "it stays on while you cut",
+                    Step.go("Air off", new HeatFact.SoakEnded(workableSeconds(way))));
+            steps.add(way.moves().isEmpty() ? off : off.asOptional());
         }
         steps.add(opening(profile, state));
         steps.addAll(wedges(profile, state, Station.SEPARATE));
         return steps;
+    }
+
+    private static boolean airOn(Soak soak) {
+        return soak.started().where() != null;
+    }
+
+    private static Step warm(DeviceProfile profile, Warming warming, boolean clockwise) {
+        EdgeInterval where = warming.setup().where();
+        String title = "Warm it again";
+        String hint = "face down and flat; the timer starts with this tap";
+        if (where != null) {
+            double pick = clockwise ? where.fromMm() : profile.edge().turn().end(where);
+            title = "Warm {mm:" + Math.round(where.lengthMm()) + "} ahead of the pick";
+            hint = "from " + PlaceWords.at(profile, pick) + ", to and fro; it stays on while you cut";
+        }
+        return Step.open(
+                "separate.warm",
+                Station.SEPARATE,
+                title,
+                hint,
+                HeatStation.begin(warming.source(), warming.setup(), seconds(warming)));
+    }
+
+    private static int seconds(Warming warming) {
+        return (int) Math.round(warming.seconds());
+    }
+
+    /** Whether a soak is one that the way round goes on with. */
+    public static boolean warms(CutPlan way, HeatFact.SoakStarted soak) {
+        return Stream.concat(
+                        Stream.ofNullable(way.again()),
+                        way.moves().stream().limit(1).flatMap(Move::warmings))
+                .anyMatch(warming -> soak.sourceId().equals(warming.source().id())
+                        && Setup.of(soak).equals(warming.setup())
+                        && soak.seconds() <= seconds(warming) + 1);
+    }
+
+    /** For how long it can be cut before it is warmed again. */
+    public static int workableSeconds(CutPlan way) {
+        return (int) Math.min(LONGEST_WORKABLE_S, Math.round(way.secondsUntilWarming()));
     }
 
     /** A wedge goes in where somebody pointed. */
@@ -241,6 +298,10 @@ public final class SeparateStation implements StationRoom {
         } else if (fact instanceof SeparateFact.WedgeSet) {
             holds.addAll(beforeCutting(state));
         } else if (fact instanceof SeparateFact.FrontOpened) {
+            HeatState.of(state)
+                    .runningSoak()
+                    .ifPresent(soak -> holds.add(
+                            Hold.firm(airOn(soak) ? AIR_OFF : LIFT, Station.SEPARATE, "It is still being warmed")));
             CutPlan way = plan.get();
             if (!way.moves().isEmpty()) {
                 holds.add(Hold.firm(

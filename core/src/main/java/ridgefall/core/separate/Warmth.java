@@ -1,37 +1,35 @@
 package ridgefall.core.separate;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import ridgefall.core.edge.EdgeInterval;
-import ridgefall.core.edge.Turn;
-import ridgefall.core.heat.HeatPlan;
 
-/** How warm the bond is while it is cut. */
-public interface Warmth {
-    /** The bond at its coldest over a part of the edge, so long after it was warmed, °C. */
-    double bondC(EdgeInterval where, double seconds);
+/** The bond as a hand meets it on its way round the edge; while it cuts, time goes on. */
+interface Warmth {
+    /** The bond at a position now, °C. */
+    double bondC(double positionMm);
 
-    /** How long it takes to make it as warm again once it has gone cold, with all handling. */
-    double againSeconds();
+    /**
+     * Cutting, for so long.
+     *
+     * @param ahead what is still to be cut, in order, the first from where the hand is
+     * @return how long of it air was held on the stretch, s
+     */
+    double pass(double seconds, Supplier<List<EdgeInterval>> ahead, boolean clockwise);
 
-    /** How much of the edge is warmed at a time; infinite where all of it is. */
-    double atATimeMm();
+    /** Whether going on is of no interest any more. */
+    boolean givenUp();
 
-    static Warmth of(HeatPlan heat, Turn turn) {
-        boolean stretchByStretch = heat.dwells() > 1;
-        return new Warmth() {
-            @Override
-            public double bondC(EdgeInterval where, double seconds) {
-                return heat.bondOffC(turn, where, seconds);
-            }
+    /** Whether a bond that is cut so fast is better warmed before the hand goes on. */
+    boolean worthWarming(double mmPerS);
 
-            @Override
-            public double againSeconds() {
-                return heat.source().handlingSeconds() + (stretchByStretch ? heat.soakSeconds() : heat.reheatSeconds());
-            }
-
-            @Override
-            public double atATimeMm() {
-                return stretchByStretch ? heat.source().strokeMm() : Double.POSITIVE_INFINITY;
-            }
-        };
-    }
+    /**
+     * Warms it again, with all handling.
+     *
+     * @param ahead what is still to be cut, in order, the first from where the hand is
+     * @param clockwise the way the hand goes
+     * @return what was done; empty where the limits allow nothing now
+     */
+    Optional<Warming> again(List<EdgeInterval> ahead, boolean clockwise);
 }

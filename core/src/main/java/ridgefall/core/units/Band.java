@@ -32,6 +32,23 @@ public record Band(double p10, double p50, double p90) {
                 weighted(samples, weights, order, 0.9 * all));
     }
 
+    /** About which share of the benches stays below a value: straight lines between the three, 0 to 1. */
+    public double shareBelow(double value) {
+        double[] at = {p10, p50, p90};
+        double[] share = {0.1, 0.5, 0.9};
+        if (value < p10) {
+            return value < 0 || p10 <= 0 ? 0 : share[0] * value / p10;
+        }
+        for (int i = 0; i + 1 < at.length; i++) {
+            if (value < at[i + 1]) {
+                return Double.isInfinite(at[i + 1])
+                        ? share[i]
+                        : share[i] + (share[i + 1] - share[i]) * (value - at[i]) / (at[i + 1] - at[i]);
+            }
+        }
+        return 1;
+    }
+
     private static double weighted(double[] samples, double[] weights, Integer[] order, double below) {
         double sum = 0;
         for (int i : order) {

@@ -1,5 +1,6 @@
 package ridgefall.core.gate;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -11,16 +12,20 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.CutPlan;
-import ridgefall.core.separate.CutPlanner;
-import ridgefall.core.separate.Warmth;
+import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 
 /** What the core's answers cost; run by ./ridgefall bench. */
 @State(Scope.Benchmark)
@@ -31,15 +36,25 @@ import ridgefall.core.separate.Warmth;
 @Measurement(iterations = 5, time = 1)
 public class CoreBenchmark {
     private final DeviceProfile quire = ShippedBook.quire11();
-    private final Warmth warmth = Warmth.of(
-            new HeatQuestion(quire, FrontCondition.CRACKED, List.of(), List.of(), HeatSource.bench()).firstLook(),
-            quire.edge().turn());
+    private final HeatQuestion question =
+            new HeatQuestion(quire, FrontCondition.CRACKED, List.of(), List.of(), HeatSource.bench());
+    private final List<HeatPlan> heat = question.ranked();
+    private final List<Opening> openings = OpeningPlanner.ranked(question, heat);
+    private final Instant began = Instant.parse("2026-03-02T08:00:00Z");
+    private final List<Soak> soaked = List.of(new Soak(
+            1, new SoakStarted("plate-1", 85, 240, null, null, Sweep.FACE), began, began.plusSeconds(240), List.of()));
     private final Journey late = new Journey().until(Station.SEAL);
 
-    /** The exact order over all stretches of the demo tablet; target 50 ms. */
+    /** Warm and cut as one plan, for every source of the bench, its own plans at hand; target 1500 ms. */
     @Benchmark
-    public CutPlan wayRoundTheEdge() {
-        return CutPlanner.plan(quire, FrontCondition.CRACKED, List.of(), List.of(), warmth);
+    public List<Opening> everyWayToOpenIt() {
+        return OpeningPlanner.ranked(question, heat);
+    }
+
+    /** The way on after something has happened, from the heat it had until now; target 300 ms. */
+    @Benchmark
+    public CutPlan wayOnFromWhereTheBenchStands() {
+        return OpeningPlanner.onward(question, openings, List.of("top-1"), soaked, began.plusSeconds(300));
     }
 
     /** Folding a late job's journal and asking all twelve stations, plans at hand. */

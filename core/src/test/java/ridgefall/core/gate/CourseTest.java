@@ -14,6 +14,7 @@ import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
@@ -28,6 +29,7 @@ import ridgefall.core.job.Step;
 import ridgefall.core.job.Timer;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.TapeSchool;
+import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
@@ -118,6 +120,50 @@ class CourseTest {
                 .isEqualTo((int) Math.round(journey.course().heatPlans().get(0).soakSeconds()));
         assertThat(nextMorning.holds(again)).isEmpty();
         assertThat(journey.holds(again)).extracting(Hold::id).containsExactly("heat.limit");
+    }
+
+    /** A hand's width of air at the tenth stretch, as the plan of a device that lay for five minutes has it. */
+    private static Journey gonePartlyCold() {
+        Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8")).until(Station.SEPARATE);
+        journey.tapNext();
+        return journey;
+    }
+
+    private static Course later(Journey journey, int seconds) {
+        return journey.course().at(journey.state().latest().happenedAt().plusSeconds(seconds));
+    }
+
+    @Test
+    void whatHasGoneColdIsWarmedBeforeItIsCut() {
+        Course cold = later(gonePartlyCold(), 300);
+        Step warm = cold.next().orElseThrow();
+        assertThat(warm.id()).isEqualTo("separate.warm");
+        Fact planned = warm.choices().get(0).fact();
+        assertThat(planned).isInstanceOf(HeatFact.SoakStarted.class);
+        assertThat(cold.holds(planned)).isEmpty();
+    }
+
+    @Test
+    void airStaysOnWhileItIsCutAndGoesOnToTheNextStretchWithoutATapBetween() {
+        Journey journey = gonePartlyCold();
+        HeatFact.SoakStarted air = new HeatFact.SoakStarted(
+                "air-2", 160, 20, 3.0, 60.0, HeatFact.Sweep.STRETCH_BY_STRETCH, new EdgeInterval(300, 80));
+        journey.append(air);
+        Step next = journey.next().orElseThrow();
+        assertThat(next.choices().get(0).fact()).isInstanceOf(SeparateFact.StretchFreed.class);
+        assertThat(next.waitsFor()).isEqualTo(journey.state().latest().seq());
+        assertThat(journey.course().steps()).extracting(Step::id).contains("separate.air-off");
+        HeatFact.SoakStarted further = new HeatFact.SoakStarted(
+                "air-2", 160, 10, 3.0, 60.0, HeatFact.Sweep.STRETCH_BY_STRETCH, new EdgeInterval(380, 80));
+        assertThat(journey.holds(further)).extracting(Hold::id).doesNotContain("heat.running");
+        HeatFact.SoakStarted onThePlate = new HeatFact.SoakStarted("plate-1", 80, 10, null, null, HeatFact.Sweep.FACE);
+        assertThat(journey.holds(onThePlate)).extracting(Hold::id).contains("heat.running");
+        journey.append(further);
+        assertThat(HeatState.of(journey.state()).soaks().stream().filter(HeatState.Soak::running))
+                .hasSize(1);
+        assertThat(journey.holds(new SeparateFact.FrontOpened()))
+                .extracting(Hold::id)
+                .contains("separate.air-off");
     }
 
     @Test

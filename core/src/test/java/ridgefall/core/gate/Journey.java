@@ -28,6 +28,8 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.strip.StripFact;
 
 /** A job of the demo tablet that a test takes along its course by tapping what is offered next. */
@@ -39,6 +41,7 @@ public final class Journey {
     /** One plan a device, for its cracked front: computing one takes a while. */
     static final Planning PLANNING = new Planning() {
         private final Map<String, List<HeatPlan>> heats = new HashMap<>();
+        private final Map<String, List<Opening>> openings = new HashMap<>();
         private final Map<CutQuestion, CutPlan> cuts = new HashMap<>();
 
         @Override
@@ -48,6 +51,11 @@ public final class Journey {
                         question.profile(), FrontCondition.CRACKED, List.of(), List.of(), question.sources());
                 return cracked.planner(HeatPlanner.QUICK).ranked(question.sources());
             });
+        }
+
+        @Override
+        public List<Opening> openings(HeatQuestion question) {
+            return openings.computeIfAbsent(question.profile().key(), key -> quickly(question, heat(question)));
         }
 
         @Override
@@ -61,16 +69,28 @@ public final class Journey {
         }
     };
 
+    private static List<Opening> quickly(HeatQuestion question, List<HeatPlan> heat) {
+        return heat.stream()
+                .map(plan -> OpeningPlanner.firstLook(question, plan))
+                .toList();
+    }
+
     /** What a bench would be planned, for whatever became of the device; few plausible benches, so that it takes little time. */
     static Planning real() {
         return new Planning() {
             private final Map<HeatQuestion, List<HeatPlan>> heats = new HashMap<>();
+            private final Map<HeatQuestion, List<Opening>> openings = new HashMap<>();
             private final Map<CutQuestion, CutPlan> cuts = new HashMap<>();
 
             @Override
             public List<HeatPlan> heat(HeatQuestion question) {
                 return heats.computeIfAbsent(
                         question, asked -> asked.planner(WALKED_BENCHES).ranked(asked.sources()));
+            }
+
+            @Override
+            public List<Opening> openings(HeatQuestion question) {
+                return openings.computeIfAbsent(question, asked -> quickly(asked, heat(asked)));
             }
 
             @Override

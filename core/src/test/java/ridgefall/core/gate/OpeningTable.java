@@ -15,8 +15,8 @@ import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.CutPlan;
-import ridgefall.core.separate.CutPlanner;
-import ridgefall.core.separate.Warmth;
+import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 
 /** What the plans say for every demo device on every source, to be read by somebody who does this daily. */
 public final class OpeningTable {
@@ -31,11 +31,12 @@ public final class OpeningTable {
         StringBuilder table = new StringBuilder("""
                 # Opening plans
 
-                Made by `./ridgefall bench`: every bonded demo device on every source of the demo bench, by handbook values. *Cut* is
-                until all is free once it is warm, with every warming again. Cracked: a crack over one corner.
+                Made by `./ridgefall bench`: every bonded demo device, for every source of the demo bench the best way that begins
+                with it, by handbook values. *Again* is what warms it on the way: air is held on the stretch while it is cut. All: on the
+                likeliest bench, and on nine of ten as a hand follows it. Cracked: a crack over one corner.
 
-                | device | glass | source | plan | workable from | soak | bond, battery, display then | cut | all | thickest pick |
-                |---|---|---|---|---|---|---|---|---|---|
+                | device | glass | first | then | again | cut | all | thickest pick | why |
+                |---|---|---|---|---|---|---|---|---|
                 """);
         ShippedBook.documents()
                 .map(document -> DeviceProfile.of(document, 1, null))
@@ -50,37 +51,36 @@ public final class OpeningTable {
                 ? List.of(profile.edge().interval(Landmark.BOTTOM_RIGHT))
                 : List.of();
         HeatQuestion question = new HeatQuestion(profile, condition, cracks, List.of(), HeatSource.bench());
-        return question.ranked().stream().map(heat -> row(profile, condition, cracks, heat));
+        return OpeningPlanner.ranked(question, question.ranked()).stream()
+                .map(opening -> row(profile, condition, opening));
     }
 
-    private static String row(
-            DeviceProfile profile, FrontCondition condition, List<EdgeInterval> cracks, HeatPlan heat) {
-        CutPlan cut = CutPlanner.plan(
-                profile,
-                condition,
-                cracks,
-                List.of(),
-                Warmth.of(heat, profile.edge().turn()));
-        String plan = heat.feasible()
-                ? "%.0f °C%s".formatted(heat.settingC(), heat.dwells() > 1 ? ", stretch by stretch" : "")
-                : "no: " + String.join("; ", heat.because());
+    private static String row(DeviceProfile profile, FrontCondition condition, Opening opening) {
+        HeatPlan heat = opening.heat();
+        CutPlan cut = opening.cut();
         CutPlan.Move first = cut.moves().get(0);
-        return "| %s | %s | %s | %s | %.0f °C | %s | %.0f, %.0f, %.0f °C | %s, warmed again %d × %s | %s | %s |%n"
+        boolean again = cut.warmings() > 0 || cut.airOn();
+        return "| %s | %s | %s%s | %s | %d × | %s | %s (%s) | %s | %s |%n"
                 .formatted(
                         profile.name(),
                         condition.name().toLowerCase(Locale.ROOT),
-                        heat.source().name(),
-                        plan,
-                        heat.workableFromC(),
-                        clock(heat.soakSeconds()),
-                        heat.bondAtPullC().p50(),
-                        heat.batteryAtPullC().p50(),
-                        heat.displayAtPullC().p50(),
-                        clock(cut.cuttingSeconds()),
+                        opening.feasible() ? "" : "no: ",
+                        opening.stretches()
+                                ? heat.source().name()
+                                : "%s %.0f °C, %s"
+                                        .formatted(heat.source().name(), heat.settingC(), clock(heat.soakSeconds())),
+                        again
+                                ? "%s %.0f °C"
+                                        .formatted(
+                                                opening.means().source().name(),
+                                                opening.means().setup().settingC())
+                                : "nothing",
                         cut.warmings(),
-                        clock(cut.againSeconds()),
-                        clock(heat.soakSeconds() + cut.totalSeconds()),
-                        first.pickMm() == null ? "none" : first.pickMm() + " mm, " + Math.round(first.forceN()) + " N");
+                        clock(cut.cuttingSeconds()),
+                        clock(opening.seconds()),
+                        clock(opening.followed().p90()),
+                        first.pickMm() == null ? "none" : first.pickMm() + " mm, " + Math.round(first.forceN()) + " N",
+                        String.join("; ", heat.because()));
     }
 
     private static String clock(double seconds) {

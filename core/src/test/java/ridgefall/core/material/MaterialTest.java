@@ -49,4 +49,15 @@ class MaterialTest {
         // 0.08 · 5^0.2 / 3.0 = 0.0368 of its strength is asked for; it keeps 0.04 however hot.
         assertThat(new Cutting(Adhesive.RUBBERY_BEAD, 0.08).workableFromC()).isInfinite();
     }
+
+    /**
+     * Foam tape 1.3 mm wide at 45 °C: 1.5 · e^(−22/45) = 0.920 N/mm dry; in three minutes solvent creeps 0.5 · √3 = 0.866 mm,
+     * two thirds of it, which leaves 1 − 0.666 · 0.55 = 0.634: 0.583. A hand of 0.4 cuts it at 5 · (0.4 / 0.583)^4.
+     */
+    @Test
+    void solventMakesANarrowBondFasterThanHeatWould() {
+        Adhesive foam = Adhesive.ACRYLIC_FOAM_TAPE;
+        assertThat(foam.speedMmPerS(45, 0.4, 6, 3, 1.3)).isCloseTo(1.11, within(0.01));
+        assertThat(foam.speedMmPerS(45, 0.4, 6)).isCloseTo(0.18, within(0.01));
+    }
 }

@@ -19,35 +19,12 @@ class CutPlannerTest {
         return plan(FrontCondition.CRACKED, cracks, COOLING, freed);
     }
 
-    private static CutPlan plan(FrontCondition condition, List<EdgeInterval> cracks, Warmth warmth, String... freed) {
-        return CutPlanner.plan(QUIRE, condition, cracks, List.of(freed), warmth);
+    private static CutPlan plan(FrontCondition condition, List<EdgeInterval> cracks, double kPerS, String... freed) {
+        CutPlanner.Round round = CutPlanner.round(QUIRE, condition, cracks, List.of(freed));
+        return CutPlanner.plan(round, round.cut(new LinearWarmth(60, kPerS)), null, null);
     }
 
-    /** Sixty degrees all round, a kelvin less every ten seconds, and two minutes to be so again. */
-    private static final Warmth COOLING = warmth(0.1, Double.POSITIVE_INFINITY);
-
-    private static Warmth warmth(double kPerS, double atATimeMm) {
-        return warmth(60, kPerS, atATimeMm);
-    }
-
-    static Warmth warmth(double fromC, double kPerS, double atATimeMm) {
-        return new Warmth() {
-            @Override
-            public double bondC(EdgeInterval where, double seconds) {
-                return fromC - kPerS * seconds;
-            }
-
-            @Override
-            public double againSeconds() {
-                return 120;
-            }
-
-            @Override
-            public double atATimeMm() {
-                return atATimeMm;
-            }
-        };
-    }
+    private static final double COOLING = 0.1;
 
     private static Stretch stretch(CutPlan plan, String id) {
         return plan.stretches().stream()
@@ -126,33 +103,31 @@ class CutPlannerTest {
         double warm = 0;
         for (Move move : plan(List.of()).moves()) {
             assertThat(move.bondC()).isGreaterThan(35.9);
-            if (move.warmAgain()) {
+            if (move.warmFirst() != null) {
                 // One more stretch would have been too much.
                 assertThat(warm + move.seconds()).isGreaterThan(237);
                 warm = 0;
             }
-            warm += move.pausesAtMm().isEmpty() ? move.seconds() : 0;
+            warm = move.pauses().isEmpty() ? warm + move.seconds() : 0;
             assertThat(warm).isLessThan(245);
         }
     }
 
     @Test
     void whatStaysWarmIsNotWarmedAgain() {
-        CutPlan plan = plan(FrontCondition.INTACT, List.of(), warmth(0, Double.POSITIVE_INFINITY));
+        CutPlan plan = plan(FrontCondition.INTACT, List.of(), 0);
         assertThat(plan.warmings()).isZero();
         assertThat(plan.totalSeconds()).isEqualTo(plan.cuttingSeconds());
     }
 
     @Test
-    void airIsLedOverEveryHandsWidthBeforeItIsCut() {
-        CutPlan plan = plan(FrontCondition.INTACT, List.of(), warmth(0, 100));
-        double perimeter = QUIRE.edge().lengthMm();
-        // No hand's width can be longer, and no stretch is shorter than one: 8.2 at least, at most one more a stretch.
-        assertThat(plan.warmings())
-                .isBetween(
-                        (int) (perimeter / 100) - 1,
-                        (int) (perimeter / 100) + plan.stretches().size());
-        assertThat(plan.totalSeconds()).isEqualTo(plan.cuttingSeconds() + 120 * plan.warmings());
+    void theClockRunsUntilTheFirstWarmingOrUntilAllIsFree() {
+        CutPlan cooling = plan(List.of());
+        assertThat(cooling.warmings()).isPositive();
+        // Half a stretch more or less: where the pick rests on the way is told by its place.
+        assertThat(cooling.secondsUntilWarming()).isBetween(200.0, 245.0);
+        CutPlan warm = plan(FrontCondition.INTACT, List.of(), 0);
+        assertThat(warm.secondsUntilWarming()).isEqualTo(warm.cuttingSeconds());
     }
 
     @Test

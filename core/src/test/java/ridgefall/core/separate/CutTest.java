@@ -3,6 +3,7 @@ package ridgefall.core.separate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
@@ -14,10 +15,14 @@ import ridgefall.core.material.Cutting;
 class CutTest {
     private static final Cutting TAPE = Cutting.byHand(Adhesive.PET_CARRIER_TAPE);
 
-    private static Cut.Way way(double fromMm, double lengthMm, boolean clockwise, Warmth warmth) {
+    private static Cut.Way way(double fromMm, double lengthMm, boolean clockwise) {
         Stretch stretch = new Stretch(
                 "top", new EdgeInterval(fromMm, lengthMm), Landmark.TOP, 6, "border", 0.05, null, 1, false, false);
-        return new Cut.Way(stretch, clockwise, TAPE, warmth, new Turn(800));
+        return new Cut.Way(stretch, clockwise, true);
+    }
+
+    private static List<Cut> cut(Warmth warmth, Cut.Way... ways) {
+        return Cut.along(List.of(ways), TAPE, warmth, new Turn(800));
     }
 
     /**
@@ -26,40 +31,48 @@ class CutTest {
      */
     @Test
     void theSlowerTheColderIsTheIntegralOfTheSpeed() {
-        Warmth cooling = CutPlannerTest.warmth(57.82, 0.1, Double.POSITIVE_INFINITY);
-        Cut cut = Cut.NONE.then(way(0, 200, true, cooling));
+        Cut cut = cut(new LinearWarmth(57.82, 0.1), way(0, 200, true)).get(0);
         assertThat(cut.seconds()).isCloseTo(51.9, within(0.2));
         assertThat(cut.coldestC()).isCloseTo(57.82 - 5.19, within(0.05));
-        assertThat(cut.pausesAtMm()).isEmpty();
-        assertThat(cut.warmFirst()).isFalse();
+        assertThat(cut.coldMm()).isZero();
+        assertThat(cut.warmings()).isEmpty();
     }
 
     /** Below 0.5 mm/s at 35.95 °C, after 218.7 s: by then 475 · (1 − e^(−218.7/95)) = 427.5 mm are cut. */
     @Test
     void aStretchLongerThanItStaysWarmIsWarmedOnTheWay() {
-        Warmth cooling = CutPlannerTest.warmth(57.82, 0.1, Double.POSITIVE_INFINITY);
-        assertThat(Cut.NONE.then(way(10, 440, true, cooling)).pausesAtMm())
+        assertThat(cut(new LinearWarmth(57.82, 0.1), way(10, 440, true)).get(0).pauses())
                 .singleElement()
-                .satisfies(at -> assertThat(at).isCloseTo(437.5, within(3.0)));
-        assertThat(Cut.NONE.then(way(10, 440, false, cooling)).pausesAtMm())
+                .satisfies(pause -> assertThat(pause.atMm()).isCloseTo(437.5, within(3.0)));
+        assertThat(cut(new LinearWarmth(57.82, 0.1), way(10, 440, false)).get(0).pauses())
                 .singleElement()
-                .satisfies(at -> assertThat(at).isCloseTo(22.5, within(3.0)));
+                .satisfies(pause -> assertThat(pause.atMm()).isCloseTo(22.5, within(3.0)));
     }
 
     @Test
-    void itIsWarmedFirstWhereThatSavesThePauseOnTheWay() {
-        Warmth cooling = CutPlannerTest.warmth(57.82, 0.1, Double.POSITIVE_INFINITY);
-        Cut first = Cut.NONE.then(way(0, 300, true, cooling));
-        Cut second = first.then(way(300, 300, true, cooling));
-        assertThat(second.warmFirst()).isTrue();
-        assertThat(second.pausesAtMm()).isEmpty();
-        assertThat(second.seconds()).isCloseTo(first.seconds(), within(0.5));
+    void oneStretchAfterTheOtherGoesOnCoolingAndIsWarmedWhereItIsCold() {
+        List<Cut> cuts = cut(new LinearWarmth(57.82, 0.1), way(0, 300, true), way(300, 300, true));
+        assertThat(cuts.get(0).warmings()).isEmpty();
+        assertThat(cuts.get(1).warmFirst()).isNull();
+        assertThat(cuts.get(1).pauses())
+                .singleElement()
+                .satisfies(pause -> assertThat(pause.atMm()).isCloseTo(427.5, within(3.0)));
+        // Two minutes on the plate, and twenty seconds to lay it on and take it up.
+        assertThat(cuts.get(1).allSeconds()).isCloseTo(cuts.get(1).seconds() + 140, within(1e-9));
     }
 
     @Test
-    void whatIsNeverWarmEnoughIsCutColdAndNotWarmedForNothing() {
-        Cut cut = Cut.NONE.then(way(0, 100, true, CutPlannerTest.warmth(25, 0.1, Double.POSITIVE_INFINITY)));
+    void whatIsNeverWarmEnoughIsCutColdAndSaysHowMuchOfIt() {
+        Cut cut = cut(new LinearWarmth(25, 0), way(0, 100, true)).get(0);
         assertThat(cut.seconds()).isCloseTo(200, within(1e-9));
-        assertThat(cut.pausesAtMm()).isEmpty();
+        assertThat(cut.coldMm()).isCloseTo(100, within(1e-9));
+    }
+
+    @Test
+    void nobodyGoesOnWithWhatIsOfNoInterestAnyMore() {
+        LinearWarmth warmth = new LinearWarmth(57.82, 0.1);
+        warmth.giveUpAfterS = 10;
+        assertThat(cut(warmth, way(0, 100, true), way(100, 100, true), way(200, 100, true)))
+                .hasSize(1);
     }
 }

@@ -1,0 +1,266 @@
+package ridgefall.core.heat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.profile.HeatLimits;
+
+/**
+ * One plausible bench taken through whatever is done to a device, {@value #STEP_S} s at a time: laid on a source, warmed a
+ * stretch at a time, left in the air of the room. For one thread.
+ */
+public final class BenchRun {
+    public static final double STEP_S = Benches.STEP_S;
+
+    /** Share of the way to the source that a front goes in its first step there, until one was seen. */
+    private static final double FIRST_STEP_SHARE = 0.1;
+
+    /** And in every further one. */
+    private static final double FURTHER_STEP_SHARE = 0.02;
+
+    private final HeatedDevice device;
+    private final Function<HeatSource, double[]> scores;
+    private final HeatRing ring;
+    private final HeatRing.Runner runner;
+    private final Exposure still;
+    private final double[] state;
+    private final Map<Limit, Double> nowC = new EnumMap<>(Limit.class);
+    private final Map<Limit, Double> peakC = new EnumMap<>(Limit.class);
+    private boolean inAir = true;
+    private double firstStepShare = FIRST_STEP_SHARE;
+
+    /**
+     * Something done for a while.
+     *
+     * @param source null for the air of the room
+     */
+    public record Act(HeatSource source, Setup setup, double seconds) {
+        public static Act rest(double seconds) {
+            return new Act(null, null, seconds);
+        }
+    }
+
+    private BenchRun(HeatedDevice device, HeatSource first, double[] normals) {
+        this.device = device;
+        this.scores = source -> Knowledge.of(source, device.profileId()).scores(normals);
+        Setup setup = first.usual(first.minC(), first.sweeps().get(0));
+        this.ring = device.pieces().ring(bench(first, setup).stack());
+        this.runner = ring.new Runner(STEP_S);
+        this.still = Exposure.stillAir(ring.pieces());
+        this.state = ring.atRoom();
+        note(false);
+    }
+
+    private BenchRun(BenchRun other) {
+        this.device = other.device;
+        this.scores = other.scores;
+        this.ring = other.ring;
+        this.runner = ring.new Runner(STEP_S);
+        this.still = other.still;
+        this.state = other.state.clone();
+        this.nowC.putAll(other.nowC);
+        this.peakC.putAll(other.peakC);
+        this.inAir = other.inAir;
+        this.firstStepShare = other.firstStepShare;
+    }
+
+    /** The same as it stands, to go on from by itself. */
+    public BenchRun copy() {
+        return new BenchRun(this);
+    }
+
+    /**
+     * The likeliest bench, its device at the room's temperature.
+     *
+     * @param first the source it meets first: what was measured on it is known of the device too
+     */
+    public static BenchRun usual(HeatQuestion question, HeatSource first) {
+        return new BenchRun(question.device(), first, new double[Unknown.count()]);
+    }
+
+    /** The likeliest bench looked at coarsely: for weighing many ways against each other. */
+    public static BenchRun firstLook(HeatQuestion question, HeatSource first) {
+        return new BenchRun(question.device(HeatedDevice.WEIGHING_MM), first, new double[Unknown.count()]);
+    }
+
+    /** Benches as widely spread as what nobody knows, looked at coarsely. */
+    public static Stream<BenchRun> spread(HeatQuestion question, HeatSource first, int count) {
+        HeatedDevice device = question.device(HeatedDevice.WEIGHING_MM);
+        return Arrays.stream(Knowledge.normals(count)).map(normals -> new BenchRun(device, first, normals));
+    }
+
+    /**
+     * The likeliest bench after all that happened to a device, up to a moment; on a source it lies for as long as it was
+     * meant to.
+     *
+     * @param soaks of one job in their order, at least one
+     */
+    public static BenchRun after(HeatQuestion question, List<Soak> soaks, Instant now) {
+        Soak last = soaks.get(soaks.size() - 1);
+        Instant until = last.running() && now.isBefore(last.startedAt().plusSeconds(last.seconds()))
+                ? last.startedAt().plusSeconds(last.seconds())
+                : now;
+        Timeline timeline = Timeline.of(question, soaks);
+        BenchRun bench = usual(question, timeline.phases().get(0).source());
+        bench.through(timeline.acts(until));
+        return bench;
+    }
+
+    /** Whether a device that was warmed has been lying for so long that nothing of it is left. */
+    public static boolean forgotten(List<Soak> soaks, Instant now) {
+        return !soaks.isEmpty()
+                && soaks.stream()
+                        .noneMatch(soak -> soak.running()
+                                || Duration.between(soak.endedAt(), now).toSeconds() < Timeline.FORGETS_S);
+    }
+
+    /** How long the last source has been off, s: not yet where it still runs, for ever where there was none. */
+    public static double offSeconds(List<Soak> soaks, Instant now) {
+        if (soaks.isEmpty()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        Soak last = soaks.get(soaks.size() - 1);
+        return last.running() ? 0 : Duration.between(last.endedAt(), now).toSeconds();
+    }
+
+    private Unknown.Bench bench(HeatSource source, Setup setup) {
+        return Unknown.bench(device.stack(), source, source.contact(device.condition(), setup), scores.apply(source));
+    }
+
+    /** The bond at a position, °C. */
+    public double bondC(double positionMm) {
+        return HeatQuestion.ROOM_C + ring.bond(state, device.pieces().at(positionMm));
+    }
+
+    /** The bond at its coldest over a stretch, °C. */
+    public double bondC(EdgeInterval where) {
+        double coldest = Double.POSITIVE_INFINITY;
+        for (int piece : device.pieces().on(where)) {
+            coldest = Math.min(coldest, ring.bond(state, piece));
+        }
+        return HeatQuestion.ROOM_C + coldest;
+    }
+
+    /** What has come nearest to its caution so far, in words. */
+    public String nearestLimit() {
+        Limit nearest = Arrays.stream(Limit.values())
+                .max(Comparator.comparing(limit -> peakC.get(limit) - limit.cautionC(device.limits())))
+                .orElseThrow();
+        return nearest.words() + " gets to {C:" + Math.round(nearest.cautionC(device.limits())) + "}";
+    }
+
+    /** Whether everything has kept its stop so far. */
+    public boolean keptStops() {
+        return Arrays.stream(Limit.values()).allMatch(limit -> peakC.get(limit) <= limit.stopC(device.limits()));
+    }
+
+    /** Some steps in the air of the room. */
+    public void rest(double seconds) {
+        for (int i = 0; i < Benches.steps(seconds); i++) {
+            runner.step(state, still);
+            note(false);
+            inAir = true;
+        }
+    }
+
+    public On on(HeatSource source, Setup setup) {
+        return new On(source, setup);
+    }
+
+    /** A source at the front. */
+    public final class On {
+        private final Exposure.Over over;
+        private final boolean air;
+        private final double sourceC;
+        private double seconds;
+
+        private On(HeatSource source, Setup setup) {
+            Unknown.Bench bench = bench(source, setup);
+            double rise = bench.riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C);
+            this.air = source.kind().air();
+            this.sourceC = HeatQuestion.ROOM_C + rise;
+            this.over = new Meeting(device, source, setup, STEP_S, Timeline.SPOTS)
+                    .over(ring, bench.contactWPerM2K(), s -> source.kept(s) * rise, true);
+        }
+
+        /** One step of it; time goes on. */
+        public void step() {
+            double before = nowC.get(Limit.DISPLAY);
+            runner.step(state, over.between(seconds, seconds + STEP_S));
+            seconds += STEP_S;
+            note(air);
+            if (inAir && sourceC > before) {
+                firstStepShare = Math.max(firstStepShare, (nowC.get(Limit.DISPLAY) - before) / (sourceC - before));
+            }
+            inAir = false;
+        }
+
+        public double seconds() {
+            return seconds;
+        }
+
+        /**
+         * How far over its caution what faces the source would be after one step, K; below zero where it keeps it. A thermometer
+         * at the glass tells as much. It jumps in the first step.
+         */
+        public double nextFaceOverK() {
+            HeatLimits limits = device.limits();
+            double share = inAir ? firstStepShare : FURTHER_STEP_SHARE;
+            double over = Double.NEGATIVE_INFINITY;
+            for (Limit limit : List.of(Limit.DISPLAY, Limit.PLASTICS)) {
+                double nextC = nowC.get(limit) + share * Math.max(0, sourceC - nowC.get(limit));
+                over = Math.max(over, nextC - limit.cautionC(limits));
+            }
+            return over;
+        }
+    }
+
+    /** How far over its caution the battery is, K; nobody sees it. */
+    public double batteryOverK() {
+        return nowC.get(Limit.BATTERY) - Limit.BATTERY.cautionC(device.limits());
+    }
+
+    /** All of it, one after the other. */
+    public void through(List<Act> acts) {
+        double owedS = 0;
+        for (Act act : acts) {
+            owedS += act.seconds();
+            int steps = Benches.steps(owedS);
+            owedS -= steps * STEP_S;
+            if (act.source() == null) {
+                rest(steps * STEP_S);
+            } else {
+                On on = on(act.source(), act.setup());
+                for (int i = 0; i < steps; i++) {
+                    on.step();
+                }
+            }
+        }
+    }
+
+    /** Under air, which warms the border alone, the glass stands for the display's edge: always a little hotter. */
+    private void note(boolean air) {
+        double edge = 0;
+        double bezel = 0;
+        for (int piece = 0; piece < ring.pieces(); piece++) {
+            edge = Math.max(edge, air ? ring.glass(state, piece) : ring.bondAtGlass(state, piece));
+            bezel = Math.max(bezel, device.plasticBezel() ? ring.glass(state, piece) : ring.rim(state, piece));
+        }
+        note(Limit.BATTERY, ring.battery(state));
+        note(Limit.DISPLAY, Math.max(ring.display(state), edge));
+        note(Limit.PLASTICS, bezel);
+    }
+
+    private void note(Limit limit, double riseK) {
+        nowC.put(limit, HeatQuestion.ROOM_C + riseK);
+        peakC.merge(limit, HeatQuestion.ROOM_C + riseK, Math::max);
+    }
+}

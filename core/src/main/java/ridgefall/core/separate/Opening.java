@@ -1,0 +1,80 @@
+package ridgefall.core.separate;
+
+import java.util.List;
+import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.units.Band;
+
+/**
+ * One way to open a device, warming and cutting together, by the source it begins with.
+ *
+ * @param heat how that source warms it: all of it, or the first stretch where air warms each as its turn comes
+ * @param stretches whether air warms each stretch as its turn comes, and nothing before
+ * @param means how it is warmed again, if it has to be
+ * @param cut the way round from there on, as planned before it was warmed
+ * @param coldMm how much would be cut in a bond that is colder than one that is cut
+ * @param keptShare share of plausible benches on which everything keeps its stop all the way, 0–1
+ * @param followed seconds until all is free on such benches, as a hand follows it
+ * @param nearestLimit what comes nearest to its caution on the way, in words
+ */
+public record Opening(
+        HeatPlan heat,
+        boolean stretches,
+        Means means,
+        CutPlan cut,
+        double coldMm,
+        double keptShare,
+        Band followed,
+        String nearestLimit) {
+    /** Longer is no plan. */
+    private static final double LONGEST_S = 75 * 60;
+
+    /** So much of an edge may be left for a thin blade and patience. */
+    private static final double COLD_SHARE = 0.15;
+
+    static final double KEPT_SHARE = 0.9;
+
+    /** Until all is free. */
+    public double seconds() {
+        return (stretches ? 0 : heat.soakSeconds()) + cut.totalSeconds();
+    }
+
+    public boolean feasible() {
+        return keptShare >= KEPT_SHARE && !cold() && seconds() <= LONGEST_S;
+    }
+
+    /** What comes after its first warming, in words. */
+    public String then() {
+        String times = cut.warmings() + (cut.warmings() == 1 ? " time" : " times");
+        if (airOnTheWay()) {
+            return "then " + cut.air().words();
+        } else if (cut.warmings() > 0) {
+            return means.air()
+                    ? "then " + means.source().name() + " warms it again " + times
+                    : "then back on it " + times + " on the way round";
+        }
+        return "then cut it all the way round";
+    }
+
+    /** Its first warming says why it is taken, or why another is. */
+    Opening told(List<String> because) {
+        return new Opening(
+                heat.told(feasible(), because), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
+    }
+
+    boolean cold() {
+        double edge = cut.stretches().stream()
+                .mapToDouble(stretch -> stretch.where().lengthMm())
+                .sum();
+        return coldMm > COLD_SHARE * edge;
+    }
+
+    /** Seconds until it is open, plus what a hand pays for a bond it finds cold and for air in the other hand. */
+    double cost() {
+        return seconds() + OpeningPlanner.COLD_S_PER_MM * coldMm + (airOnTheWay() ? OpeningPlanner.BOTH_HANDS_S : 0);
+    }
+
+    /** Whether air is held on it while it is cut. */
+    public boolean airOnTheWay() {
+        return means.air() && (stretches || cut.airOn());
+    }
+}

@@ -1,0 +1,360 @@
+package ridgefall.core.separate;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+import ridgefall.core.heat.BenchRun;
+import ridgefall.core.heat.BenchRun.Act;
+import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatPlanner;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.heat.Setup;
+import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.Cutting;
+import ridgefall.core.units.Band;
+
+/**
+ * Heat and cut as one plan. For each source of a bench: warmed first as that source warms best or by half of it, or not at
+ * all where air goes stretch by stretch; then cut round in the cheapest order, warmed again by what the bench owns. The order
+ * is exact; what is weighed about it are a few dozen ways of warming on the likeliest bench, each given up once another is sooner
+ * through. What is taken is run again finely, and on benches as widely spread as what nobody knows.
+ */
+public final class OpeningPlanner {
+    /** What a hand pays for each mm that it finds cold. */
+    static final double COLD_S_PER_MM = 30;
+
+    /** And for air in the other hand all the while: what one soak opens is left alone. */
+    static final double BOTH_HANDS_S = 120;
+
+    private static final double[] AIR_C = {90, 120, 160, 200, 260};
+    private static final double[] SOAK_SHARES = {1, 0.75, 0.5};
+    private static final double[] SHORT_OF_CAUTION_K = {2, 5, 10};
+    /** Warmed where the pick goes slower than the first, until it goes as fast as the second, mm/s. */
+    private static final double[][] SPEEDS_MM_PER_S = {{0.8, 2}, {0.5, 1}, {1, 3}, {1.5, 6}, {0.5, 4}};
+
+    /** Warm to the hand and within every limit; and how long solvent is left to creep in. */
+    private static final int SOLVENT_C = 45;
+
+    private static final int SOLVENT_MINUTES = 3;
+
+    private static final double SHORTEST_S = 10;
+    private static final int BENCHES = 10;
+
+    private final HeatQuestion question;
+    private final CutPlanner.Round round;
+
+    private OpeningPlanner(HeatQuestion question) {
+        this.question = question;
+        this.round = CutPlanner.round(question.profile(), question.condition(), question.cracks(), List.of());
+    }
+
+    /**
+     * The best way by each source the bench owns, the best of all first.
+     *
+     * @param heat how each source warms it
+     */
+    public static List<Opening> ranked(HeatQuestion question, List<HeatPlan> heat) {
+        return new OpeningPlanner(question).ranked(heat);
+    }
+
+    /** The way that begins with a source and goes on with it, on the likeliest bench: a plan at once, by which nothing is judged. */
+    public static Opening firstLook(HeatQuestion question, HeatPlan heat) {
+        OpeningPlanner planner = new OpeningPlanner(question);
+        boolean air = heat.source().kind().air();
+        Setup setup = air ? heat.source().usual(heat.settingC(), Sweep.STRETCH_BY_STRETCH) : heat.setup();
+        Candidate candidate = new Candidate(
+                heat, air && heat.dwells() > 1 ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
+        Tried tried = planner.tried(candidate, BenchRun.firstLook(question, heat.source()), Double.POSITIVE_INFINITY);
+        double seconds = tried.seconds();
+        CutPlan cut = CutPlanner.plan(planner.round, tried.cuts(), null, air(question, candidate.means()));
+        return new Opening(
+                heat,
+                candidate.soakSeconds() == 0,
+                candidate.means(),
+                cut,
+                tried.coldMm(),
+                1,
+                Band.of(new double[] {seconds}),
+                tried.warmth().bench().nearestLimit());
+    }
+
+    /**
+     * The way on from where the bench stands: cut on and warmed again as the opening says that it was begun by.
+     *
+     * @param openings the ranked ones
+     * @param freedInOrder ids of stretches already free, the latest last
+     * @param soaks what heat it had, in order; one that runs goes on for as long as it was meant to
+     */
+    public static CutPlan onward(
+            HeatQuestion question, List<Opening> openings, List<String> freedInOrder, List<Soak> soaks, Instant now) {
+        CutPlanner.Round round =
+                CutPlanner.round(question.profile(), question.condition(), question.cracks(), freedInOrder);
+        Opening begun = openings.stream()
+                .filter(opening -> !soaks.isEmpty()
+                        && opening.heat().source().id().equals(soaks.get(0).sourceId()))
+                .findFirst()
+                .orElse(openings.get(0));
+        if (BenchRun.forgotten(soaks, now) && !begun.stretches()) {
+            Warming all = new Warming(
+                    begun.heat().source(), begun.heat().setup(), begun.heat().soakSeconds());
+            BenchWarmth warmth = planned(round, BenchRun.usual(question, all.source()), begun.means());
+            warmth.first(new Act(all.source(), all.setup(), all.seconds()));
+            return CutPlanner.plan(round, Cut.warmedFirst(round.cut(warmth), all), all, air(question, begun.means()));
+        }
+        BenchRun bench = soaks.isEmpty()
+                ? BenchRun.usual(question, begun.heat().source())
+                : BenchRun.after(question, soaks, now);
+        return CutPlanner.plan(
+                round,
+                round.cut(planned(round, bench.copy(), begun.means())
+                        .warmedSince(BenchRun.offSeconds(soaks, now), airOn(soaks))),
+                round.again(planned(round, bench, begun.means())).orElse(null),
+                air(question, begun.means()));
+    }
+
+    private static boolean airOn(List<Soak> soaks) {
+        return !soaks.isEmpty()
+                && soaks.get(soaks.size() - 1).running()
+                && soaks.get(soaks.size() - 1).started().where() != null;
+    }
+
+    private static CutPlan.Air air(HeatQuestion question, Means means) {
+        return means.air()
+                ? new CutPlan.Air(
+                        means.source(), means.setup().settingC(), question.glassCautionC() - means.shortOfCautionK())
+                : null;
+    }
+
+    private static BenchWarmth planned(CutPlanner.Round round, BenchRun bench, Means means) {
+        return BenchWarmth.planned(bench, round.turn(), round.cutting(), means, Double.POSITIVE_INFINITY);
+    }
+
+    /** What is done first, and what again and again. */
+    private record Candidate(HeatPlan heat, double soakSeconds, Means means) {
+        Candidate by(Means other) {
+            return new Candidate(heat, soakSeconds, other);
+        }
+    }
+
+    private record Tried(Candidate candidate, List<Cut> cuts, BenchWarmth warmth) {
+        double coldMm() {
+            return cuts.stream().mapToDouble(Cut::coldMm).sum();
+        }
+
+        private double air() {
+            return cuts.stream().mapToDouble(Cut::airSeconds).sum();
+        }
+
+        private double seconds() {
+            return candidate.soakSeconds()
+                    + cuts.stream().mapToDouble(Cut::allSeconds).sum();
+        }
+
+        double cost() {
+            return warmth.givenUp()
+                    ? Double.POSITIVE_INFINITY
+                    : seconds() + COLD_S_PER_MM * coldMm() + (candidate.means().air() && air() > 0 ? BOTH_HANDS_S : 0);
+        }
+    }
+
+    private List<Opening> ranked(List<HeatPlan> heat) {
+        List<Opening> best = heat.parallelStream().map(this::best).sorted(ORDER).toList();
+        return best.stream()
+                .map(opening -> opening.told(because(opening, best.get(0))))
+                .toList();
+    }
+
+    private static final Comparator<Opening> ORDER =
+            Comparator.comparing((Opening opening) -> !opening.feasible()).thenComparing(Opening::cost);
+
+    /** The best way that begins with a source. */
+    private Opening best(HeatPlan heat) {
+        double soak = wholeSteps(heat.soakSeconds());
+        List<Candidate> begun = heat.source().kind().air()
+                ? byAir(heat.source())
+                        .flatMap(means -> DoubleStream.of(heat.dwells() > 1 ? 0 : soak, 0)
+                                .distinct()
+                                .mapToObj(s -> new Candidate(heat, s, means)))
+                        .toList()
+                : again(heat).map(means -> new Candidate(heat, soak, means)).toList();
+        Tried best = null;
+        for (Candidate candidate : begun) {
+            best = sooner(best, candidate);
+        }
+        for (double[] speeds : SPEEDS_MM_PER_S) {
+            best = sooner(best, best.candidate().by(best.candidate().means().speeds(speeds[0], speeds[1])));
+        }
+        for (double share : SOAK_SHARES) {
+            best = sooner(best, shorter(best.candidate(), share));
+        }
+        return finely(best.candidate());
+    }
+
+    private Stream<Means> again(HeatPlan heat) {
+        Stream<Means> air = question.sources().stream()
+                .filter(source -> source.kind().air())
+                .flatMap(OpeningPlanner::byAir);
+        return Stream.concat(Stream.of(means(heat.source(), heat.setup())), air);
+    }
+
+    private static Stream<Means> byAir(HeatSource source) {
+        return Arrays.stream(AIR_C)
+                .filter(c -> c >= source.minC() && c <= source.maxC())
+                .mapToObj(c -> means(source, source.usual(c, Sweep.STRETCH_BY_STRETCH)));
+    }
+
+    private static Means means(HeatSource source, Setup setup) {
+        return new Means(source, setup, SPEEDS_MM_PER_S[0][0], SPEEDS_MM_PER_S[0][1], SHORT_OF_CAUTION_K[0]);
+    }
+
+    private Tried sooner(Tried best, Candidate candidate) {
+        double limit = best == null ? Double.POSITIVE_INFINITY : best.cost();
+        Tried tried =
+                tried(candidate, BenchRun.firstLook(question, candidate.heat().source()), limit);
+        return best == null || tried.cost() < best.cost() ? tried : best;
+    }
+
+    private Tried tried(Candidate candidate, BenchRun bench, double giveUpS) {
+        BenchWarmth warmth = BenchWarmth.planned(bench, round.turn(), round.cutting(), candidate.means(), giveUpS);
+        warmth.first(soak(candidate));
+        return new Tried(candidate, round.cut(warmth), warmth);
+    }
+
+    private static Act soak(Candidate candidate) {
+        return new Act(candidate.heat().source(), candidate.heat().setup(), candidate.soakSeconds());
+    }
+
+    /** Once more finely, as far from the limits as it takes. */
+    private Opening finely(Candidate candidate) {
+        Opening opening = null;
+        for (double away : SHORT_OF_CAUTION_K) {
+            Candidate careful = candidate.by(candidate.means().keeping(away));
+            BenchRun bench = BenchRun.usual(question, candidate.heat().source());
+            opening = opening(tried(careful, bench, Double.POSITIVE_INFINITY));
+            if (opening.keptShare() >= Opening.KEPT_SHARE) {
+                break;
+            }
+        }
+        return opening;
+    }
+
+    private Opening opening(Tried tried) {
+        Candidate candidate = tried.candidate();
+        HeatPlan heat = candidate.heat();
+        double againSeconds = tried.cuts().stream()
+                .flatMap(Cut::warmings)
+                .mapToDouble(Warming::seconds)
+                .average()
+                .orElse(0);
+        List<Followed> followed = BenchRun.spread(question, heat.source(), BENCHES)
+                .parallel()
+                .map(bench -> followed(candidate, bench, againSeconds))
+                .toList();
+        long kept = followed.stream().filter(Followed::kept).count();
+        CutPlan cut = CutPlanner.plan(round, tried.cuts(), null, air(question, candidate.means()));
+        return new Opening(
+                begun(candidate, cut),
+                candidate.soakSeconds() == 0,
+                candidate.means(),
+                cut,
+                tried.coldMm(),
+                (double) kept / BENCHES,
+                Band.of(followed.stream().mapToDouble(Followed::seconds).toArray()),
+                tried.warmth().bench().nearestLimit());
+    }
+
+    private record Followed(boolean kept, double seconds) {}
+
+    private Followed followed(Candidate candidate, BenchRun bench, double againSeconds) {
+        BenchWarmth warmth =
+                BenchWarmth.followed(bench, round.turn(), round.cutting(), candidate.means(), againSeconds);
+        warmth.first(soak(candidate));
+        List<Cut> cuts = round.cut(warmth);
+        return new Followed(
+                bench.keptStops(),
+                candidate.soakSeconds()
+                        + cuts.stream().mapToDouble(Cut::allSeconds).sum());
+    }
+
+    /** How its source warms it where it is not left on it for as long as would be best for it alone. */
+    private HeatPlan begun(Candidate candidate, CutPlan cut) {
+        HeatPlan heat = candidate.heat();
+        if (candidate.soakSeconds() == 0) {
+            Warming first = cut.moves().get(0).warmFirst();
+            Setup setup = first == null ? candidate.means().setup() : first.setup();
+            return question.planner(HeatPlanner.QUICK)
+                    .judged(heat.source(), setup, Math.max(SHORTEST_S, first == null ? 0 : first.seconds()));
+        }
+        return candidate.soakSeconds() == wholeSteps(heat.soakSeconds())
+                ? heat
+                : heat.shortened(candidate.soakSeconds());
+    }
+
+    private static Candidate shorter(Candidate candidate, double share) {
+        double soak = candidate.soakSeconds();
+        return new Candidate(candidate.heat(), soak == 0 ? 0 : wholeSteps(soak * share), candidate.means());
+    }
+
+    private static double wholeSteps(double seconds) {
+        return Math.max(SHORTEST_S, BenchRun.STEP_S * Math.floor(seconds / BenchRun.STEP_S));
+    }
+
+    private List<String> because(Opening opening, Opening first) {
+        List<String> reasons = new ArrayList<>();
+        String firstSource = first.heat().source().name();
+        long later = Math.round(opening.seconds() - first.seconds());
+        if (!opening.feasible()) {
+            reasons.add(hindrance(opening));
+            if (!first.feasible()) {
+                reasons.add(wayOut());
+            }
+        } else if (opening == first) {
+            reasons.add("soonest open within the limits");
+        } else if (later < 0) {
+            reasons.add("open {s:" + -later + "} sooner than with " + firstSource
+                    + ", but both hands are full all the way");
+        } else {
+            reasons.add(
+                    later == 0 ? "as good as " + firstSource : "open {s:" + later + "} later than with " + firstSource);
+        }
+        if (opening.coldMm() >= 1) {
+            reasons.add("{mm:" + Math.round(opening.coldMm()) + "} are cut colder than {C:"
+                    + Math.round(round.cutting().coldBelowC()) + "}: a thin blade, and time");
+        }
+        opening.heat().because().stream()
+                .filter(reason -> reason.startsWith("coldest"))
+                .forEach(reasons::add);
+        return reasons;
+    }
+
+    private String hindrance(Opening opening) {
+        if (opening.keptShare() < Opening.KEPT_SHARE) {
+            return "battery, display or plastics pass a stop on " + Math.round(100 * (1 - opening.keptShare()))
+                    + " of 100 benches";
+        } else if (opening.cold()) {
+            return opening.nearestLimit() + " before all of the bond is warm enough to cut";
+        }
+        return "it takes {s:" + Math.round(opening.seconds()) + "}";
+    }
+
+    /** What does without more heat. Solvent never meets a source: it goes on once the device is off it. */
+    private String wayOut() {
+        Adhesive adhesive = round.profile().factoryAdhesive();
+        double ledgeMm = round.profile().heat().ledgeWidthMm();
+        double soakedMmPerS = adhesive.speedMmPerS(
+                SOLVENT_C, round.cutting().handNPerMm(), Cutting.FASTEST_MM_PER_S, SOLVENT_MINUTES, ledgeMm);
+        if (soakedMmPerS < Cutting.SLOWEST_MM_PER_S) {
+            return "instead: the battery out first where it comes out from behind; else decline it";
+        }
+        return "instead: warm it to {C:" + SOLVENT_C + "}, off the source, solvent along the edge for {s:"
+                + SOLVENT_MINUTES * 60 + "}, then a thin blade at {mm:" + Math.round(soakedMmPerS * 10) / 10.0
+                + "} a second";
+    }
+}

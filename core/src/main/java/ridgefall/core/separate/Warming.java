@@ -1,0 +1,19 @@
+package ridgefall.core.separate;
+
+import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.Setup;
+
+/**
+ * One warming on the way round.
+ *
+ * @param seconds at the source, without handling
+ */
+public record Warming(HeatSource source, Setup setup, double seconds) {
+    public String words() {
+        return source.name() + " at {C:" + setup.settingC() + "}, {s:" + Math.round(seconds) + "}";
+    }
+
+    double withHandlingSeconds() {
+        return source.handlingSeconds() + seconds;
+    }
+}

@@ -1,0 +1,142 @@
+package ridgefall.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.BenchRun.Act;
+import ridgefall.core.heat.BenchRun.On;
+import ridgefall.core.heat.HeatFact.SoakStarted;
+import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.material.FrontCondition;
+import ridgefall.core.profile.ShippedBook;
+
+/** One bench taken through one thing after another. */
+class BenchRunTest {
+    private static final Instant AT = Instant.parse("2026-03-02T09:00:00Z");
+    private static final HeatQuestion WHOLE =
+            new HeatQuestion(ShippedBook.quire11(), FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
+    private static final HeatSource PLATE = WHOLE.source("plate-1");
+    private static final HeatSource GUN = WHOLE.source("air-2");
+    private static final EdgeInterval TOP = ShippedBook.quire11().edge().interval(Landmark.TOP);
+    private static final EdgeInterval BOTTOM = ShippedBook.quire11().edge().interval(Landmark.BOTTOM);
+    private static final Setup GUN_ON_TOP =
+            GUN.usual(200, Sweep.STRETCH_BY_STRETCH).over(TOP);
+
+    private static BenchRun through(Act... acts) {
+        BenchRun bench = BenchRun.usual(WHOLE, PLATE);
+        bench.through(List.of(acts));
+        return bench;
+    }
+
+    private static Soak soak(String source, Setup setup, int fromS, int seconds) {
+        return new Soak(
+                fromS,
+                new SoakStarted(
+                        source,
+                        setup.settingC(),
+                        seconds,
+                        setup.dial(),
+                        setup.distanceMm(),
+                        setup.sweep(),
+                        setup.where()),
+                AT.plusSeconds(fromS),
+                AT.plusSeconds(fromS + seconds),
+                List.of());
+    }
+
+    /** Two models of one soak: the plan scales a run of one kelvin, this one adds up what is there. */
+    @Test
+    void onASourceItIsAsWarmAsThePlanForItSays() {
+        HeatPlan plan = WHOLE.planner(HeatPlanner.QUICK).judged(PLATE, Setup.face(80), 240);
+        double planned = plan.stretches().stream()
+                .mapToDouble(HeatPlan.Stretch::bondAtPullC)
+                .min()
+                .orElseThrow();
+        assertThat(through(new Act(PLATE, Setup.face(80), 240))
+                        .bondC(ShippedBook.quire11().edge().turn().whole()))
+                .isCloseTo(planned, within(0.1));
+    }
+
+    @Test
+    void airWarmsTheStretchItIsLedOverAndHardlyTheFarEdge() {
+        BenchRun bench = through(new Act(GUN, GUN_ON_TOP, 60));
+        assertThat(bench.bondC(TOP)).isGreaterThan(35);
+        assertThat(bench.bondC(BOTTOM)).isLessThan(25);
+        // Off again, what is in the glass goes on into the frame: the stretch falls, the far edge does not.
+        double then = bench.bondC(TOP);
+        double far = bench.bondC(BOTTOM);
+        bench.rest(60);
+        assertThat(bench.bondC(TOP)).isLessThan(then);
+        assertThat(bench.bondC(BOTTOM)).isGreaterThan(far);
+    }
+
+    @Test
+    void inOneGoOrInPartsIsTheSame() {
+        Act half = new Act(PLATE, Setup.face(80), 120);
+        assertThat(through(half, half).bondC(TOP))
+                .isCloseTo(through(new Act(PLATE, Setup.face(80), 240)).bondC(TOP), within(1e-9));
+    }
+
+    @Test
+    void actsShorterThanAStepAddUp() {
+        Act little = Act.rest(2);
+        Act warm = new Act(PLATE, Setup.face(80), 240);
+        assertThat(through(warm, little, little, little, little, little).bondC(TOP))
+                .isCloseTo(through(warm, Act.rest(10)).bondC(TOP), within(1e-9));
+    }
+
+    @Test
+    void aJournalIsTakenThroughAllThatHappened() {
+        List<Soak> soaks = List.of(soak("plate-1", Setup.face(80), 0, 240), soak("air-2", GUN_ON_TOP, 300, 20));
+        BenchRun told = BenchRun.after(WHOLE, soaks, AT.plusSeconds(350));
+        BenchRun done =
+                through(new Act(PLATE, Setup.face(80), 240), Act.rest(60), new Act(GUN, GUN_ON_TOP, 20), Act.rest(30));
+        assertThat(told.bondC(TOP)).isCloseTo(done.bondC(TOP), within(1e-9));
+        assertThat(told.bondC(BOTTOM)).isCloseTo(done.bondC(BOTTOM), within(1e-9));
+    }
+
+    @Test
+    void whatRunsGoesOnForAsLongAsItIsMeantTo() {
+        Soak over = soak("plate-1", Setup.face(80), 0, 240);
+        Soak running = new Soak(over.seq(), over.started(), over.startedAt(), null, List.of());
+        assertThat(BenchRun.after(WHOLE, List.of(running), AT.plusSeconds(30)).bondC(TOP))
+                .isEqualTo(BenchRun.after(WHOLE, List.of(over), AT.plusSeconds(240))
+                        .bondC(TOP));
+        assertThat(BenchRun.offSeconds(List.of(running), AT.plusSeconds(300))).isZero();
+        assertThat(BenchRun.offSeconds(List.of(over), AT.plusSeconds(300))).isEqualTo(60);
+        assertThat(BenchRun.forgotten(List.of(running), AT.plusSeconds(90_000))).isFalse();
+        assertThat(BenchRun.forgotten(List.of(over), AT.plusSeconds(90_000))).isTrue();
+        assertThat(BenchRun.forgotten(List.of(), AT)).isFalse();
+    }
+
+    /** Whoever looks ahead before each step and stops in time never passes a caution. */
+    @Test
+    void theFaceIsForeseenBeforeItIsTooHot() {
+        for (double settingC : new double[] {120, 160, 200, 260}) {
+            BenchRun bench = through(new Act(PLATE, Setup.face(80), 240));
+            On on = bench.on(GUN, GUN.usual(settingC, Sweep.STRETCH_BY_STRETCH).over(TOP));
+            int steps = 0;
+            while (steps < 60 && on.nextFaceOverK() < -2) {
+                on.step();
+                steps++;
+            }
+            assertThat(bench.keptStops()).as("%s °C, %s steps", settingC, steps).isTrue();
+        }
+    }
+
+    @Test
+    void aCopyGoesItsOwnWay() {
+        BenchRun one = through(new Act(PLATE, Setup.face(80), 240));
+        BenchRun other = one.copy();
+        double then = one.bondC(TOP);
+        other.rest(120);
+        assertThat(one.bondC(TOP)).isEqualTo(then);
+        assertThat(other.bondC(TOP)).isLessThan(then);
+    }
+}
