@@ -1,5 +1,7 @@
 package ridgefall.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
@@ -21,5 +23,26 @@ class HeatTest {
         bench.click("Judge it");
         bench.awaitText("the coldest bond gets to");
         bench.awaitText("the battery passes its stop of 65 °C");
+    }
+
+    @Test
+    void airAloneIsHeldOnTheStretchThatIsCutAndGoesOnWithIt(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Gun hut", "cracked").skipTo("heat.soak");
+        bench.click("Sources and recipes");
+        bench.clickIn("Hot air gun", "Take");
+        bench.awaitText("the first stretch");
+        bench.awaitText("while you cut; glass below 78 °C");
+        bench.click("Start with this");
+        bench.awaitText("Warming a stretch");
+        bench.awaitText("stretches hold");
+        assertThat(bench.nextStep()).startsWith("separate.").isNotEqualTo("separate.warm");
+        assertThat(bench.text()).contains("Hot air gun at 200 °C while you cut; glass below 78 °C");
+        String first = bench.nextStep();
+        bench.tap("1");
+        bench.awaitNoText("Warming a stretch");
+        bench.awaitAnswers();
+        assertThat(bench.nextStep()).startsWith("separate.").isNotEqualTo(first);
+        bench.click("Air off");
+        bench.awaitText("Bond workable");
     }
 }

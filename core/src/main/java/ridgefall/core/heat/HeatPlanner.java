@@ -20,7 +20,7 @@ import ridgefall.core.units.NotAllowed;
  */
 public final class HeatPlanner {
     /** Benches behind a plan that someone acts on. */
-    public static final int FULL = 48;
+    public static final int FULL = 32;
     /** Benches behind a first look. */
     public static final int QUICK = 8;
 
@@ -118,12 +118,20 @@ public final class HeatPlanner {
 
     /** What a recipe from elsewhere would do to this device: source, setting and time as given, 10–3600 s. */
     public HeatPlan judged(HeatSource source, Setup setup, double seconds) {
+        Trial trial = given(source, setup, seconds);
+        return trial.plan(trial.verdict(), influences(trial), List.of());
+    }
+
+    /** The same as part of a larger plan, which judges it. */
+    public HeatPlan within(HeatSource source, Setup setup, double seconds) {
+        return given(source, setup, seconds).plan(List.of(), List.of(), List.of());
+    }
+
+    private Trial given(HeatSource source, Setup setup, double seconds) {
         source.check(setup);
         Allowed.between("seconds", seconds, 10, 900, "s");
-        Trial trial = Trial.asGiven(
-                        new Benches(device, source, setup, roomC, benches, seconds), setup.settingC(), seconds)
+        return Trial.asGiven(new Benches(device, source, setup, roomC, benches, seconds), setup.settingC(), seconds)
                 .keptAfterwards();
-        return trial.plan(trial.verdict(), influences(trial), List.of());
     }
 
     /** What would move the time most, the greatest first: what to measure before anything else. */

@@ -33,7 +33,7 @@ public final class OpeningPlanner {
     /** And for air in the other hand all the while: what one soak opens is left alone. */
     static final double BOTH_HANDS_S = 120;
 
-    private static final double[] AIR_C = {90, 120, 160, 200, 260};
+    private static final double[] AIR_C = {90, 120, 160, 200};
     private static final double[] SOAK_SHARES = {1, 0.75, 0.5};
     private static final double[] SHORT_OF_CAUTION_K = {2, 5, 10};
     /** Warmed where the pick goes slower than the first, until it goes as fast as the second, mm/s. */
@@ -148,6 +148,13 @@ public final class OpeningPlanner {
             return cuts.stream().mapToDouble(Cut::coldMm).sum();
         }
 
+        /** One soak and nothing cold: more in the other hand would only cost. */
+        private boolean enough() {
+            return candidate.soakSeconds() > 0
+                    && coldMm() == 0
+                    && cuts.stream().allMatch(cut -> cut.warmings().findAny().isEmpty());
+        }
+
         private double air() {
             return cuts.stream().mapToDouble(Cut::airSeconds).sum();
         }
@@ -187,6 +194,9 @@ public final class OpeningPlanner {
         Tried best = null;
         for (Candidate candidate : begun) {
             best = sooner(best, candidate);
+            if (best.enough()) {
+                return finely(best.candidate());
+            }
         }
         for (double[] speeds : SPEEDS_MM_PER_S) {
             best = sooner(best, best.candidate().by(best.candidate().means().speeds(speeds[0], speeds[1])));
@@ -290,7 +300,7 @@ public final class OpeningPlanner {
             Warming first = cut.moves().get(0).warmFirst();
             Setup setup = first == null ? candidate.means().setup() : first.setup();
             return question.planner(HeatPlanner.QUICK)
-                    .judged(heat.source(), setup, Math.max(SHORTEST_S, first == null ? 0 : first.seconds()));
+                    .within(heat.source(), setup, Math.max(SHORTEST_S, first == null ? 0 : first.seconds()));
         }
         return candidate.soakSeconds() == wholeSteps(heat.soakSeconds())
                 ? heat
