@@ -107,7 +107,7 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
             )}
             {!move.warmFirst && <GoneCold job={job} choose={choose} coldThere={coldThere} />}
             <p className="leading-snug">{lifting(move, units)}</p>
-            {move.warmedOnTheWay[0] && (
+            {move.warmedOnTheWay[0] && !coldThere && (
               <p className="leading-snug">
                 Warm it again at {say(move.warmedOnTheWay[0], units)}
                 {move.warmedOnTheWay.length > 1 && `, and ${move.warmedOnTheWay.length - 1} times more`}.

@@ -138,7 +138,7 @@ public final class Course {
                 this::heatQuestion,
                 this::heatPlans,
                 StripState::live,
-                soak -> SeparateStation.warms(cutPlan(), soak),
+                this::planned,
                 () -> SeparateStation.workableSeconds(cutPlan()),
                 now);
         CarryStation carry = new CarryStation();
@@ -212,6 +212,12 @@ public final class Course {
     /** The best way to open it by each source, the best of all first. */
     public List<Opening> openings() {
         return planning.openings(heatQuestion());
+    }
+
+    /** Whether a way to open it begins or goes on with this soak: its heat was followed to the end then. */
+    private boolean planned(HeatFact.SoakStarted soak) {
+        return openings().stream().anyMatch(opening -> opening.beginsWith(soak))
+                || SeparateStation.warms(cutPlan(), soak);
     }
 
     /**

@@ -1,7 +1,9 @@
 package ridgefall.core.separate;
 
 import java.util.List;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.Setup;
 import ridgefall.core.units.Band;
 
 /**
@@ -59,6 +61,14 @@ public record Opening(
     Opening told(List<String> because) {
         return new Opening(
                 heat.told(feasible(), because), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
+    }
+
+    /** Whether a soak is the first stretch of air that goes along with the cut. */
+    public boolean beginsWith(HeatFact.SoakStarted soak) {
+        return stretches
+                && soak.sourceId().equals(heat.source().id())
+                && Setup.of(soak).equals(heat.setup())
+                && soak.seconds() <= heat.soakSeconds() + 1;
     }
 
     boolean cold() {

@@ -97,7 +97,7 @@ public final class SeparateStation implements StationRoom {
             Step off = Step.open(
                     AIR_OFF,
                     Station.SEPARATE,
-                    "Air off",
+                    "Done with the air?",
                     "it stays on while you cut",
                     Step.go("Air off", new HeatFact.SoakEnded(workableSeconds(way))));
             steps.add(way.moves().isEmpty() ? off : off.asOptional());
