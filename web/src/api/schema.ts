@@ -1802,6 +1802,7 @@ export interface components {
       /** Format: double */
       totalSeconds: number;
       air: string | null;
+      unknownCracks: string | null;
       wedge: components["schemas"]["ChoiceView"];
     };
     StretchView: {

@@ -48,8 +48,10 @@ export function WhyHeat({
           display into the battery; {plan.weighed} plausible benches are run side by side. The bond is
           workable from {temperature(plan.workableFromC, units)}, where peeling takes little enough force. On{" "}
           {Math.round(plan.readyShare * 100)} of 100 benches it is so after{" "}
-          {clockWords(Math.round(plan.soakSeconds))}. Once it has gone cold it goes back on for{" "}
-          {clockWords(Math.round(plan.reheatSeconds))}. A thermometer on the frame beats all of this.
+          {clockWords(Math.round(plan.soakSeconds))}.{" "}
+          {plan.then &&
+            "From there the whole way round was run, with every source the bench owns to warm it again, and followed on ten benches that are each a little different. "}
+          A thermometer on the frame beats all of this.
         </p>
         {plan.feasible && plan.influences.length > 0 && (
           <table className="w-full">

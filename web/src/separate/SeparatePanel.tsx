@@ -90,6 +90,9 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                     ] as const)),
               ]}
             />
+            {plan.unknownCracks && move.tool === "blade" && (
+              <p className="mt-1 leading-snug text-quiet">{plan.unknownCracks}</p>
+            )}
             <p className="mt-2 text-xl leading-snug font-semibold">
               {move.newEntry ? "Enter here, then " : ""}
               {move.towards}

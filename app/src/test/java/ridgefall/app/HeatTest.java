@@ -200,4 +200,19 @@ class HeatTest {
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))
                 .isEqualTo("query");
     }
+
+    /** Lifted at once nothing is warm, whatever the screen reckoned with; sent once more it is the same. */
+    @Test
+    void howLongTheBondStaysWorkableIsReckonedWhenItComesOff() {
+        UUID id = soaking();
+        long seq = ansa.get("/api/jobs/" + id).json().get("seq").asLong();
+        UUID command = UUID.randomUUID();
+        Map<String, Object> lifted = Map.of("type", "SoakEnded", "workableSeconds", 3000);
+        assertThat(ansa.append(id, command, seq, lifted).status()).isEqualTo(200);
+        JsonNode timer = ansa.get("/api/jobs/" + id).json().get("timers").get(0);
+        assertThat(timer.get("warmth").asString()).isEqualTo("FALLING");
+        assertThat(timer.get("seconds").asInt()).isLessThan(60);
+        assertThat(ansa.append(id, command, seq, lifted).status()).isEqualTo(200);
+        assertThat(ansa.get("/api/jobs/" + id).json().get("seq").asLong()).isEqualTo(seq + 1);
+    }
 }

@@ -20,6 +20,7 @@ import ridgefall.app.http.Problem;
 import ridgefall.app.job.StoredFacts.Stored;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -187,9 +188,10 @@ public class Journal {
         if (!holds.isEmpty()) {
             return new Outcome.Held(command.fact(), holds);
         }
-        Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), command.fact());
+        Fact fact = here.at(happenedAt).reckoned(command.fact());
+        Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), fact);
         Course there = here.with(entry);
-        Stored stored = facts.write(command.fact());
+        Stored stored = facts.write(fact);
         boolean alone = stored.ownersWords().isEmpty()
                 && projectors.stream().noneMatch(projector -> projector.concerns(here.state(), there.state()));
         boolean moved = alone
@@ -311,6 +313,8 @@ public class Journal {
                     new IntakeFact.JobOpened(g.profileId(), r.profileVersion(), g.variantId(), g.owner(), g.fault()));
         } else if (recorded instanceof PartsFact.PartReserved r && given instanceof PartsFact.PartReserved g) {
             return r.stockId().equals(g.stockId());
+        } else if (recorded instanceof HeatFact.SoakEnded && given instanceof HeatFact.SoakEnded) {
+            return true;
         }
         return recorded.equals(given);
     }

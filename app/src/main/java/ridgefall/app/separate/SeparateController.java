@@ -67,6 +67,7 @@ class SeparateController {
             int warmings,
             double totalSeconds,
             @Schema(nullable = true) String air,
+            @Schema(nullable = true) String unknownCracks,
             ChoiceView wedge) {}
 
     @GetMapping("/api/jobs/{jobId}/separate")
@@ -100,6 +101,7 @@ class SeparateController {
                 plan.warmings(),
                 plan.totalSeconds(),
                 plan.airOn() ? plan.air().words() : null,
+                SeparateStation.unknownCracks(course.heatQuestion()),
                 ChoiceView.of(SeparateStation.wedge(), who.role()));
     }
 

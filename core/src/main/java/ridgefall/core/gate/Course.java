@@ -214,6 +214,16 @@ public final class Course {
         return planning.openings(heatQuestion());
     }
 
+    /** A fact with what is reckoned in it as it stands now: a screen that waited for its timer reckoned with its end. */
+    public Fact reckoned(Fact fact) {
+        HeatState heat = HeatState.of(state);
+        if (!(fact instanceof HeatFact.SoakEnded) || heat.runningSoak().isEmpty()) {
+            return fact;
+        }
+        return new HeatFact.SoakEnded(
+                SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
+    }
+
     /** Whether a way to open it begins or goes on with this soak: its heat was followed to the end then. */
     private boolean planned(HeatFact.SoakStarted soak) {
         return openings().stream().anyMatch(opening -> opening.beginsWith(soak))
@@ -226,7 +236,10 @@ public final class Course {
      * @throws NotAllowed when clips hold its front: there is nothing to cut
      */
     public CutPlan cutPlan() {
-        List<Soak> soaks = HeatState.of(state).soaksSinceOpened();
+        return cutPlan(HeatState.of(state).soaksSinceOpened());
+    }
+
+    private CutPlan cutPlan(List<Soak> soaks) {
         return planning.cut(new CutQuestion(
                 heatQuestion(),
                 List.copyOf(SeparateState.of(state).freed()),

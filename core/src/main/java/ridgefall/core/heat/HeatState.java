@@ -96,7 +96,7 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
         return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn);
     }
 
-    HeatState takenOff(Instant at) {
+    public HeatState takenOff(Instant at) {
         return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn);
     }
 

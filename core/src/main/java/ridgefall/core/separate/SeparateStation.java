@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
@@ -26,6 +27,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
@@ -130,6 +132,14 @@ public final class SeparateStation implements StationRoom {
 
     private static int seconds(Warming warming) {
         return (int) Math.round(warming.seconds());
+    }
+
+    /** Why a cracked front takes no pick anywhere, and what to do about it; null where the cracks are known. */
+    public static String unknownCracks(HeatQuestion question) {
+        return question.condition() == FrontCondition.CRACKED
+                        && question.cracks().isEmpty()
+                ? "No crack that meets the edge is drawn: it may be anywhere. Drawn at intake, the rest takes a pick."
+                : null;
     }
 
     /** Whether a soak is one that the way round goes on with. */

@@ -122,6 +122,22 @@ class CourseTest {
         assertThat(journey.holds(again)).extracting(Hold::id).containsExactly("heat.limit");
     }
 
+    /** A minute on the pad promises nothing, four do; what a screen thought when it was laid on is of no account. */
+    @Test
+    void howLongTheBondIsWorkableIsReckonedWhenItComesOff() {
+        Journey journey = new Journey().until(Station.HEAT);
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof HeatFact.SoakStarted)) {
+            journey.tapNext();
+        }
+        journey.append(new HeatFact.SoakStarted("pad-1", 80, 240, null, null, HeatFact.Sweep.FACE));
+        assertThat(workableSeconds(journey, 5)).isLessThan(60);
+        assertThat(workableSeconds(journey, 240)).isBetween(180, 400);
+    }
+
+    private static int workableSeconds(Journey journey, int after) {
+        return ((HeatFact.SoakEnded) later(journey, after).reckoned(new HeatFact.SoakEnded(3000))).workableSeconds();
+    }
+
     /** A hand's width of air at the tenth stretch, as the plan of a device that lay for five minutes has it. */
     private static Journey gonePartlyCold() {
         Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8")).until(Station.SEPARATE);
