@@ -412,16 +412,24 @@ public final class Course {
             return Optional.empty();
         }
         Stream<EdgeInterval> places = profile.bonded()
-                ? HeatState.of(state).warmed()
-                        ? cutPlan().stretches().stream()
-                                .filter(stretch -> stretch.id().equals(id))
-                                .map(Stretch::where)
-                        : Stream.empty()
+                ? HeatState.of(state).warmed() ? inHand(id) : Stream.empty()
                 : profile.features().stream()
                         .filter(clip -> clip.id().equals(id))
                         .map(EdgeFeature::where);
         return places.findFirst()
                 .map(where -> (double) Math.round(profile.edge().turn().middle(where)));
+    }
+
+    /** Where nothing is being cut, the stretch that comes next is in hand: it is warmed for it. */
+    private Stream<EdgeInterval> inHand(String id) {
+        CutPlan way = cutPlan();
+        return Stream.concat(
+                way.stretches().stream()
+                        .filter(stretch -> stretch.id().equals(id))
+                        .map(Stretch::where),
+                way.moves().stream()
+                        .limit(1)
+                        .map(move -> way.stretch(move.stretchId()).where()));
     }
 
     /** Whether a slip or a new crack can happen now: from the first heat to the last press. */

@@ -157,6 +157,10 @@ class CourseTest {
         Fact planned = warm.choices().get(0).fact();
         assertThat(planned).isInstanceOf(HeatFact.SoakStarted.class);
         assertThat(cold.holds(planned)).isEmpty();
+        // What slips now slips at the stretch it is warmed for.
+        assertThat(cold.whenItGoesWrong())
+                .extracting(choice -> ((DamageFact.MishapSeen) choice.fact()).positionMm())
+                .doesNotContainNull();
     }
 
     @Test
