@@ -216,7 +216,8 @@ public final class OpeningPlanner {
 
     private static Stream<Means> byAir(HeatSource source) {
         return Arrays.stream(AIR_C)
-                .filter(c -> c >= source.minC() && c <= source.maxC())
+                .map(c -> Math.max(source.minC(), Math.min(source.maxC(), c)))
+                .distinct()
                 .mapToObj(c -> means(source, source.usual(c, Sweep.STRETCH_BY_STRETCH)));
     }
 

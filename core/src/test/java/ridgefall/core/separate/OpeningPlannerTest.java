@@ -103,6 +103,16 @@ class OpeningPlannerTest {
                 .isTrue();
     }
 
+    /** Of all settings that are weighed it has none. */
+    @Test
+    void aFeebleDryerIsWeighedAtWhatItCan() {
+        HeatSource feeble = new HeatSource(
+                "dryer-2", "Old dryer", HeatSource.Kind.HAIR_DRYER, 50, 75, 0, new HeatSource.Air(45, 1, 2, 40), null);
+        Opening dryer = ranked(whole("marrowby-quire-11", List.of(feeble))).get(0);
+        assertThat(dryer.means().setup().settingC()).isEqualTo(75);
+        assertThat(dryer.heat().because()).isNotEmpty();
+    }
+
     @Test
     void sourcesThatDifferByNameAloneOpenItAlike() {
         List<Opening> openings = ranked("marrowby-quire-8");
