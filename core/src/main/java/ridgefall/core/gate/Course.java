@@ -226,8 +226,9 @@ public final class Course {
 
     /** Whether a way to open it begins or goes on with this soak: its heat was followed to the end then. */
     private boolean planned(HeatFact.SoakStarted soak) {
-        return openings().stream().anyMatch(opening -> opening.beginsWith(soak))
-                || SeparateStation.warms(cutPlan(), soak);
+        boolean begins =
+                !HeatState.of(state).warmed() && openings().stream().anyMatch(opening -> opening.beginsWith(soak));
+        return begins || SeparateStation.warms(cutPlan(), soak);
     }
 
     /**

@@ -14,7 +14,9 @@ import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatState;
+import ridgefall.core.heat.Setup;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
@@ -34,6 +36,8 @@ import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
+import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
@@ -120,6 +124,48 @@ class CourseTest {
                 .isEqualTo((int) Math.round(journey.course().heatPlans().get(0).soakSeconds()));
         assertThat(nextMorning.holds(again)).isEmpty();
         assertThat(journey.holds(again)).extracting(Hold::id).containsExactly("heat.limit");
+    }
+
+    /** What a plan follows to its end begins on a cold device; on a warm one it goes by the heat that it has. */
+    @Test
+    void theFirstStretchOfAirIsHeldBackOnceItIsWarmFromBefore() {
+        Planning weighed = new Planning() {
+            private List<Opening> openings;
+
+            @Override
+            public List<Opening> openings(HeatQuestion question) {
+                if (openings == null) {
+                    openings = OpeningPlanner.ranked(question, Journey.PLANNING.heat(question));
+                }
+                return openings;
+            }
+        };
+        Journey journey = new Journey(Journey.QUIRE, weighed).until(Station.HEAT);
+        while (!(journey.next().orElseThrow().choices().get(0).fact() instanceof HeatFact.SoakStarted)) {
+            journey.tapNext();
+        }
+        Opening air = journey.course().openings().stream()
+                .filter(Opening::stretches)
+                .findFirst()
+                .orElseThrow();
+        Setup setup = air.heat().setup();
+        HeatFact.SoakStarted first = new HeatFact.SoakStarted(
+                air.heat().source().id(),
+                setup.settingC(),
+                (int) Math.round(air.heat().soakSeconds()),
+                setup.dial(),
+                setup.distanceMm(),
+                setup.sweep(),
+                setup.where());
+        assertThat(journey.holds(first)).isEmpty();
+        int times = 0;
+        while (journey.holds(first).isEmpty() && times < 10) {
+            journey.append(first).append(new HeatFact.SoakEnded(0));
+            times++;
+        }
+        // Twenty seconds on, twenty off: by then the way on would warm it for a shorter time.
+        assertThat(times).isLessThan(10);
+        assertThat(journey.holds(first)).extracting(Hold::id).containsExactly("heat.limit");
     }
 
     /** A minute on the pad promises nothing, four do; what a screen thought when it was laid on is of no account. */
