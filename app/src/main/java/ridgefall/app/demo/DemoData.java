@@ -3,6 +3,9 @@ package ridgefall.app.demo;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +30,9 @@ import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeFact.CrackDrawn;
@@ -57,13 +62,25 @@ class DemoData implements ApplicationRunner {
     private static final String QUIRE = "marrowby-quire-11";
 
     private final People people;
+    private static final Duration DAY_BEGAN = Duration.ofHours(2);
+    private static final int BETWEEN_TAPS_S = 15;
+
+    private final Clock clock;
     private final Book book;
     private final PriceLists priceLists;
     private final Journal journal;
     private final Jobs jobs;
     private final HeatSources sources;
 
-    DemoData(People people, Book book, PriceLists priceLists, Journal journal, Jobs jobs, HeatSources sources) {
+    DemoData(
+            Clock clock,
+            People people,
+            Book book,
+            PriceLists priceLists,
+            Journal journal,
+            Jobs jobs,
+            HeatSources sources) {
+        this.clock = clock;
         this.people = people;
         this.book = book;
         this.priceLists = priceLists;
@@ -136,24 +153,36 @@ class DemoData implements ApplicationRunner {
         return step -> false;
     }
 
-    /** Takes a job in, notes what is special about it, and taps what comes next until a step is reached. */
+    /**
+     * Takes a job in, notes what is special about it, and taps what comes next until a step is reached: two hours ago, without
+     * haste, and what is warmed stays on its source until it is warm.
+     */
     private void job(
             String device, String variant, String owner, String fault, Predicate<Step> until, Fact... special) {
         DeviceProfile profile = book.newest(device, variant);
         UUID id = UUID.randomUUID();
+        Instant now = clock.instant().minus(DAY_BEGAN);
         require(journal.open(
-                id, null, new IntakeFact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
+                id, now, new IntakeFact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
         List<Fact> first = new ArrayList<>(List.of(special));
         while (true) {
-            Course course = jobs.course(id);
+            now = now.plusSeconds(BETWEEN_TAPS_S);
+            Course course = jobs.course(id).at(now);
             Optional<Step> next = course.next();
             if (next.isEmpty() || first.isEmpty() && until.test(next.get())) {
                 return;
             }
             Fact fact = first.isEmpty() ? filled(next.get().choices().get(0).fact(), owner) : first.remove(0);
+            now = now.plusSeconds(untilWarm(fact, course));
             require(journal.append(
-                    id, new Journal.Command(UUID.randomUUID(), course.state().seq(), null, fact), ANSA));
+                    id, new Journal.Command(UUID.randomUUID(), course.state().seq(), now, fact), ANSA));
         }
+    }
+
+    private static long untilWarm(Fact fact, Course course) {
+        return fact instanceof HeatFact.SoakEnded
+                ? HeatState.of(course.state()).runningSoak().orElseThrow().seconds()
+                : 0;
     }
 
     private static void require(Journal.Outcome outcome) {

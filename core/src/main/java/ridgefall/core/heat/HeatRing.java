@@ -30,6 +30,8 @@ final class HeatRing {
     private static final double GAMMA = 1 - 1 / Math.sqrt(2);
 
     private final RingNetwork net;
+    private final double heldJPerK;
+    private final double coolingS;
 
     /**
      * @param lengthMm the pieces of the edge in their order, at least 3
@@ -42,6 +44,10 @@ final class HeatRing {
     /** @param finShare how much of the glass between centre and border still conducts at each piece, 0–1: cracks cut it */
     HeatRing(HeatStack stack, double[] lengthMm, double[] ledgeMm, double[] finShare) {
         this.net = new RingNetwork(stack, lengthMm, ledgeMm, finShare);
+        this.heldJPerK =
+                RingNetwork.sum(net.columnJPerK) + RingNetwork.sum(net.rimJPerK) + RingNetwork.sum(net.centreJPerK);
+        this.coolingS =
+                heldJPerK / (Exposure.STILL_AIR_W_PER_M2K * 2 * net.stack.areaM2() + RingNetwork.sum(net.rimLossWPerK));
     }
 
     private static double[] ones(int count) {
@@ -125,13 +131,12 @@ final class HeatRing {
 
     /** What it takes to warm all of the device by a kelvin. */
     double heldJPerK() {
-        return RingNetwork.sum(net.columnJPerK) + RingNetwork.sum(net.rimJPerK) + RingNetwork.sum(net.centreJPerK);
+        return heldJPerK;
     }
 
     /** The time constant with which a device of one temperature cools in still air, s. */
     double coolingS() {
-        return heldJPerK()
-                / (Exposure.STILL_AIR_W_PER_M2K * 2 * net.stack.areaM2() + RingNetwork.sum(net.rimLossWPerK));
+        return coolingS;
     }
 
     /** What the device holds above the room's temperature, J. */

@@ -125,18 +125,21 @@ final class RingStage {
         }
     }
 
-    /** Solves all columns in place. */
+    /** Solves all columns in place. Most of a plan's time is spent here: what it reads is at hand, not looked up. */
     private void eliminate() {
         int n = pieces;
-        double[] columnWPerK = net.columnWPerK;
+        double[] x = column;
+        double[] passed = carried;
+        double[] pivot = inverse;
+        double[] wPerK = net.columnWPerK;
         for (int at = (COLUMN - 1) * n - 1; at >= 0; at--) {
-            column[at] += carried[at] * column[at + n];
+            x[at] += passed[at] * x[at + n];
         }
         for (int i = 0; i < n; i++) {
-            column[i] *= inverse[i];
+            x[i] *= pivot[i];
         }
-        for (int at = n; at < COLUMN * n; at++) {
-            column[at] = (column[at] + columnWPerK[at - n] * column[at - n]) * inverse[at];
+        for (int before = 0, at = n; at < COLUMN * n; before++, at++) {
+            x[at] = (x[at] + wPerK[before] * x[before]) * pivot[at];
         }
     }
 
@@ -262,13 +265,17 @@ final class RingStage {
         int n = pieces;
         int rimAt = COLUMN * n;
         int centreAt = rimAt + n;
+        double[] held = right;
+        double[] before = beforeWPerK;
+        double[] facing = faceW;
+        double[] faceK = exposure.borderRiseK();
         for (int i = 0; i < rimAt; i++) {
-            right[i] = beforeWPerK[i] * from[i];
+            held[i] = before[i] * from[i];
         }
         for (int i = 0; i < n; i++) {
-            right[i] += faceW[i] * exposure.borderRiseK()[i];
+            held[i] += facing[i] * faceK[i];
         }
-        System.arraycopy(right, 0, column, 0, rimAt);
+        System.arraycopy(held, 0, column, 0, rimAt);
         eliminate();
         int ledge = (COLUMN - 1) * n;
         for (int i = 0; i < n; i++) {
@@ -280,35 +287,37 @@ final class RingStage {
         }
         centre[0] += centreFaceW * exposure.centreRiseK();
         for (int tie = 0; tie < TIES; tie++) {
-            double in = 0;
-            for (int i = 0; i < n; i++) {
-                in += pull[tie][i] * rim[i];
-            }
-            for (int i = 0; tie < GLASS && i < n; i++) {
-                in += tieWPerK[i] * column[tie * n + i];
-            }
-            centre[tiedCentre(tie)] += in;
+            centre[tiedCentre(tie)] += dot(pull[tie], rim, 0) + (tie < GLASS ? dot(tieWPerK, column, tie * n) : 0);
         }
         solveCentre();
         System.arraycopy(centre, 0, to, centreAt, net.centreCells);
-        for (int i = 0; i < n; i++) {
-            double at = rim[i];
-            for (int tie = 0; tie < TIES; tie++) {
-                at += drawn[tie][i] * centre[tiedCentre(tie)];
-            }
-            to[rimAt + i] = at;
+        System.arraycopy(rim, 0, to, rimAt, n);
+        for (int tie = 0; tie < TIES; tie++) {
+            add(to, rimAt, drawn[tie], centre[tiedCentre(tie)]);
         }
-        System.arraycopy(right, 0, column, 0, rimAt);
+        System.arraycopy(held, 0, column, 0, rimAt);
         for (int i = 0; i < n; i++) {
             column[ledge + i] += net.ledgeToRimWPerK[i] * to[rimAt + i];
         }
         for (int k = 0; k < GLASS; k++) {
-            for (int i = 0; i < n; i++) {
-                column[k * n + i] += tieWPerK[i] * centre[k];
-            }
+            add(column, k * n, tieWPerK, centre[k]);
         }
         eliminate();
         System.arraycopy(column, 0, to, 0, rimAt);
+    }
+
+    private double dot(double[] a, double[] b, int bFrom) {
+        double sum = 0;
+        for (int i = 0; i < pieces; i++) {
+            sum += a[i] * b[bFrom + i];
+        }
+        return sum;
+    }
+
+    private void add(double[] to, int toFrom, double[] what, double times) {
+        for (int i = 0; i < pieces; i++) {
+            to[toFrom + i] += what[i] * times;
+        }
     }
 
     private void solveCentre() {
