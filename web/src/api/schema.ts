@@ -1979,6 +1979,7 @@ export interface components {
       stillWarm: boolean;
       /** Format: int32 */
       soaks: number;
+      hand: string;
       plans: components["schemas"]["HeatPlanView"][];
     };
     InfluenceView: {
@@ -3112,6 +3113,7 @@ export interface components {
       words: string | null;
     };
     PickTried: {
+      bondC: number | null;
       goesIn: boolean;
       /**
        * @description discriminator enum property added by openapi-typescript

@@ -46,7 +46,7 @@ function Planned({
   reasons,
   onReasonsSeen,
 }: PanelProps & { heat: Heat; best: Plan }) {
-  const { plans, guarded, rough, stillWarm, soaks } = heat;
+  const { plans, guarded, rough, stillWarm, soaks, hand } = heat;
   const units = useUnits();
   const [chosen, setChosen] = useState<Plan | null>(null);
   const [shown, setShown] = useState<"why" | "sources" | "log" | null>(null);
@@ -119,7 +119,7 @@ function Planned({
       {!plan.feasible && (
         <span className="font-semibold text-alarm">does not soften the bond within the limits</span>
       )}
-      <WhyHeat plan={plan} units={units} open={shown === "why" || reasons} onClose={close} />
+      <WhyHeat plan={plan} hand={hand} units={units} open={shown === "why" || reasons} onClose={close} />
       {shown === "log" && <SoakLog jobId={job.id} units={units} onClose={() => setShown(null)} />}
       {shown === "sources" && (
         <Sources

@@ -8,11 +8,14 @@ const when = (seconds: number | null) => (seconds === null ? "never" : clockWord
 /** Inputs, formula in words, what would change it most, how sure it is, and the settings not taken. */
 export function WhyHeat({
   plan,
+  hand,
   units,
   open,
   onClose,
 }: {
   plan: Plan;
+  /** How hard a hand is reckoned to push. */
+  hand: string;
   units: Units;
   open: boolean;
   onClose: () => void;
@@ -46,9 +49,9 @@ export function WhyHeat({
             : "Computed, not measured on this bench."}{" "}
           Heat flows from the source through glass and bond into the frame all round the edge, and through the
           display into the battery; {plan.weighed} plausible benches are run side by side. The bond is
-          workable from {temperature(plan.workableFromC, units)}, where peeling takes little enough force. On{" "}
-          {Math.round(plan.readyShare * 100)} of 100 benches it is so after{" "}
-          {clockWords(Math.round(plan.soakSeconds))}.{" "}
+          workable from {temperature(plan.workableFromC, units)}, where a pick goes through at a finger's
+          width in a quarter of a minute or faster. {hand} On {Math.round(plan.readyShare * 100)} of 100
+          benches it is so after {clockWords(Math.round(plan.soakSeconds))}.{" "}
           {plan.then &&
             "From there the whole way round was run, with every source the bench owns to warm it again, and followed on ten benches that are each a little different. "}
           A thermometer on the frame beats all of this.

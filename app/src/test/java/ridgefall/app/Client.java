@@ -229,9 +229,16 @@ final class Client {
                         && !at.get("nextStepId").asString().equals(stepId);
                 at = course(job)) {
             JsonNode view = at;
+            // Nobody waits for a bond to be warm: it is cut cold.
+            boolean cold = view.get("nextStepId").asString().equals("separate.warm");
             JsonNode next = view.get("steps")
                     .valueStream()
-                    .filter(step -> step.get("id").equals(view.get("nextStepId")))
+                    .filter(step -> cold
+                            ? step.get("open").asBoolean()
+                                    && step.at("/choices/0/fact/type")
+                                            .asString()
+                                            .equals("StretchFreed")
+                            : step.get("id").equals(view.get("nextStepId")))
                     .findFirst()
                     .orElseThrow();
             ObjectNode fact = (ObjectNode) next.at("/choices/0/fact").deepCopy();

@@ -119,6 +119,38 @@ class HeatTest {
         }
     }
 
+    /** Picks that go in before it is warm tell of strong hands; taken back they tell of nothing. */
+    @Test
+    void theHandsOfAShopAreLearnedFromThePicksTheyTry() {
+        UUID id = soaking();
+        for (int tried = 0; tried < 5; tried++) {
+            assertThat(hand(id)).contains("usual hand: 0.4 N");
+            record(id, Map.of("type", "PickTried", "goesIn", true));
+        }
+        assertThat(hand(id)).contains("learned from 5 picks tried").doesNotContain("0.4 N");
+        String export = ansa.get("/api/jobs/" + id + "/export").raw().body();
+        assertThat(export).containsPattern("\"type\":\"PickTried\",\"goesIn\":true,\"bondC\":2[2-9]");
+        for (int tried = 0; tried < 5; tried++) {
+            record(id, Map.of("type", "Undone", "seq", seq(id) - 2 * tried));
+        }
+        assertThat(hand(id)).contains("usual hand: 0.4 N");
+    }
+
+    private String hand(UUID id) {
+        return ansa.get("/api/jobs/" + id + "/heat?first=true")
+                .json()
+                .get("hand")
+                .asString();
+    }
+
+    private long seq(UUID id) {
+        return ansa.get("/api/jobs/" + id).json().get("seq").asLong();
+    }
+
+    private void record(UUID id, Map<String, Object> fact) {
+        assertThat(ansa.append(id, seq(id), fact).status()).isEqualTo(200);
+    }
+
     /** A frame that warms like one on a plate: to 60 °C with a time constant of 160 s. */
     private static String log(double fromC, double toC) {
         StringBuilder csv = new StringBuilder("seconds,surface,celsius\n");

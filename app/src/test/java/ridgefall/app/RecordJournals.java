@@ -95,7 +95,9 @@ class RecordJournals {
             if (next.isEmpty()) {
                 return;
             }
-            Fact fact = filled(next.get().choices().get(0).fact());
+            // Where it is to be warmed again the pick goes in as it is: nobody waits for it.
+            boolean cold = next.get().id().equals("separate.warm");
+            Fact fact = filled(next.get().choices().get(cold ? 1 : 0).fact());
             double dice = random.nextDouble();
             if (dice < 0.05) {
                 fact = new DamageFact.MishapSeen(

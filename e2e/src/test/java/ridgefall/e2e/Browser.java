@@ -289,7 +289,9 @@ final class Browser implements AutoCloseable {
                     if (job.nextStepId === until) return null;
                     const step = job.steps.find(s => s.id === job.nextStepId);
                     if (!step) return 'ended before ' + until;
-                    const choice = step.choices[0];
+                    // Whoever skips cuts cold: nobody waits for it to be warm.
+                    const cut = job.steps.find(s => s.open && s.choices[0]?.fact.type === 'StretchFreed');
+                    const choice = (step.id === 'separate.warm' ? cut : step).choices[0];
                     const fact = {...choice.fact};
                     for (const ask of choice.asks) {
                       const said = typed[ask.field] ?? ask.suggestion ?? 'said so';
@@ -328,6 +330,9 @@ final class Browser implements AutoCloseable {
             fillDialog();
         } else if (Boolean.TRUE.equals(before.get(2))) {
             tap("1");
+        } else if ("separate.warm".equals(before.get(0))) {
+            // The pick goes in, whatever is reckoned: nobody waits for it to be warm.
+            tap("2");
         } else {
             tap(Keys.SPACE);
         }

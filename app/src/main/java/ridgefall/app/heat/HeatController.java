@@ -70,6 +70,7 @@ class HeatController {
                 rough,
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
+                plans.hand(),
                 rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : plans.openings(question),
                 who.role());
     }
@@ -102,7 +103,7 @@ class HeatController {
         Course course = jobs.course(jobId);
         Soak last = CalibrationController.last(jobId, course);
         List<Soak> soaks = HeatState.of(course.state()).soaks();
-        HeatQuestion question = course.heatQuestion();
+        HeatQuestion question = course.questionAtBench();
         List<Measured> measured = readings.thinned(jobId, last.seq(), last.startedAt());
         return ForecastView.of(
                 question, last, forecasts.get(new Asked(question, soaks, measured)), measured, who.role());

@@ -15,6 +15,7 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.heat.Measured;
 import ridgefall.core.job.Role;
+import ridgefall.core.material.Hand;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.units.Band;
@@ -181,14 +182,23 @@ final class HeatViews {
      * @param stillWarm from the last soak: then it goes back on for a short time only
      * @param soaks how often it was laid on a source
      */
-    record HeatView(Guarded guarded, boolean rough, boolean stillWarm, int soaks, List<HeatPlanView> plans) {
+    /** @param hand how hard it is reckoned that a hand pushes, and what from */
+    record HeatView(
+            Guarded guarded, boolean rough, boolean stillWarm, int soaks, String hand, List<HeatPlanView> plans) {
         static HeatView of(
-                HeatQuestion question, boolean rough, boolean stillWarm, int soaks, List<Opening> openings, Role role) {
+                HeatQuestion question,
+                boolean rough,
+                boolean stillWarm,
+                int soaks,
+                Hand hand,
+                List<Opening> openings,
+                Role role) {
             return new HeatView(
                     Guarded.in(question),
                     rough,
                     stillWarm,
                     soaks,
+                    hand.words(),
                     openings.stream()
                             .map(opening -> HeatPlanView.of(opening, stillWarm, role))
                             .toList());

@@ -77,6 +77,7 @@ public class ApiDescription {
             new String[] {"PhotoTaken", "words"},
             new String[] {"BendMarked", "bentMm"},
             new String[] {"SoakStarted", "where"},
+            new String[] {"PickTried", "bondC"},
             new String[] {"MishapSeen", "positionMm"},
             new String[] {"MishapSeen", "stepId"},
             new String[] {"PartOrdered", "due"},

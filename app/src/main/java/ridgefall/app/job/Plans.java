@@ -18,6 +18,7 @@ import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
+import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
@@ -39,11 +40,13 @@ public class Plans implements Planning {
     private final DeviceBook book;
     private final HeatSources sources;
     private final Shop shop;
+    private final PicksTried picks;
 
-    Plans(DeviceBook book, HeatSources sources, Shop shop) {
+    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks) {
         this.book = book;
         this.sources = sources;
         this.shop = shop;
+        this.picks = picks;
     }
 
     public Course course(List<Entry> journal) {
@@ -60,6 +63,11 @@ public class Plans implements Planning {
     @Override
     public List<HeatSource> sources() {
         return sources.all();
+    }
+
+    @Override
+    public Hand hand() {
+        return picks.hand();
     }
 
     @Override

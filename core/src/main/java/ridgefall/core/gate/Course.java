@@ -59,6 +59,7 @@ import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
@@ -201,7 +202,16 @@ public final class Course {
      */
     public HeatQuestion heatQuestion() {
         onlyBonded();
-        return HeatQuestion.of(asInBook, state, planning.sources());
+        return HeatQuestion.of(asInBook, state, planning.sources(), planning.hand());
+    }
+
+    /** The same by what was found at this device's edge: it is planned for the shop's hands and cut by these. */
+    public HeatQuestion questionAtBench() {
+        return heatQuestion().by(handNPerMm());
+    }
+
+    private double handNPerMm() {
+        return planning.hand().believing(HeatState.of(state).tries(asInBook.factoryAdhesive()));
     }
 
     /** How each source warms it on the best way that begins with it, the best of all first. */
@@ -214,14 +224,32 @@ public final class Course {
         return planning.openings(heatQuestion());
     }
 
-    /** A fact with what is reckoned in it as it stands now: a screen that waited for its timer reckoned with its end. */
+    /**
+     * A fact with what is known of it as it stands now: a screen that waited for its timer reckoned with its end, and one
+     * that still waited for an answer did not know what is in hand.
+     */
     public Fact reckoned(Fact fact) {
         HeatState heat = HeatState.of(state);
-        if (!(fact instanceof HeatFact.SoakEnded) || heat.runningSoak().isEmpty()) {
-            return fact;
+        if (fact instanceof HeatFact.SoakEnded && heat.runningSoak().isPresent()) {
+            return new HeatFact.SoakEnded(
+                    SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
+        } else if (fact instanceof HeatFact.PickTried pick && profile.bonded()) {
+            Optional<Double> bondC = OpeningPlanner.bondAtPickC(
+                    questionAtBench(), List.copyOf(SeparateState.of(state).freed()), heat.soaksSinceOpened(), now);
+            return new HeatFact.PickTried(
+                    pick.goesIn(), bondC.map(Course::tenth).orElse(null));
+        } else if (fact instanceof DamageFact.MishapSeen seen && seen.positionMm() == null) {
+            Optional<Step> inHand = next();
+            return inHand.flatMap(this::positionMm)
+                    .<Fact>map(at -> new DamageFact.MishapSeen(
+                            seen.mishap(), at, inHand.get().id()))
+                    .orElse(fact);
         }
-        return new HeatFact.SoakEnded(
-                SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
+        return fact;
+    }
+
+    private static double tenth(double value) {
+        return Math.round(value * 10) / 10.0;
     }
 
     /** Whether a way to open it begins or goes on with this soak: its heat was followed to the end then. */
@@ -237,12 +265,15 @@ public final class Course {
      * @throws NotAllowed when clips hold its front: there is nothing to cut
      */
     public CutPlan cutPlan() {
-        return cutPlan(HeatState.of(state).soaksSinceOpened());
+        // Nobody asks of an open front how warm it is.
+        boolean open = SeparateState.of(state).frontOpened();
+        return cutPlan(open ? List.of() : HeatState.of(state).soaksSinceOpened());
     }
 
     private CutPlan cutPlan(List<Soak> soaks) {
         return planning.cut(new CutQuestion(
                 heatQuestion(),
+                handNPerMm(),
                 List.copyOf(SeparateState.of(state).freed()),
                 soaks,
                 soaks.isEmpty() ? Instant.EPOCH : Instant.ofEpochSecond(now.getEpochSecond() / 10 * 10)));

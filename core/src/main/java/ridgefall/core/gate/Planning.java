@@ -8,6 +8,7 @@ import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
@@ -23,6 +24,11 @@ public interface Planning {
         return HeatSource.bench();
     }
 
+    /** How hard the shop's hands push. */
+    default Hand hand() {
+        return Hand.USUAL;
+    }
+
     /** What the shop reckons in. */
     default String currency() {
         return "EUR";
@@ -31,10 +37,12 @@ public interface Planning {
     /**
      * All that the way round the edge depends on.
      *
+     * @param heat by the hand that the plans are made for
+     * @param handNPerMm what was found at this device meanwhile
      * @param freed in the order it was freed
      * @param soaks what heat it had since it was last closed, in order
      */
-    record CutQuestion(HeatQuestion heat, List<String> freed, List<Soak> soaks, Instant now) {}
+    record CutQuestion(HeatQuestion heat, double handNPerMm, List<String> freed, List<Soak> soaks, Instant now) {}
 
     /** Ways of laying strips on a device, the best first. */
     default List<StripPlan> strips(DeviceProfile profile) {
@@ -53,6 +61,10 @@ public interface Planning {
 
     default CutPlan cut(CutQuestion question) {
         return OpeningPlanner.onward(
-                question.heat, openings(question.heat), question.freed, question.soaks, question.now);
+                question.heat.by(question.handNPerMm),
+                openings(question.heat),
+                question.freed,
+                question.soaks,
+                question.now);
     }
 }

@@ -51,7 +51,7 @@ public final class BenchRun {
     private BenchRun(HeatedDevice device, HeatSource first, double[] normals) {
         this.device = device;
         this.scores = source -> Knowledge.of(source, device.profileId()).scores(normals);
-        Setup setup = first.usual(first.minC(), first.sweeps().get(0));
+        Setup setup = first.usual(first.minC(), first.wholeEdge());
         this.ring = device.pieces().ring(bench(first, setup).stack());
         this.runner = ring.new Runner(STEP_S);
         this.still = Exposure.stillAir(ring.pieces());
@@ -108,9 +108,14 @@ public final class BenchRun {
         Instant until = last.running() && now.isBefore(last.startedAt().plusSeconds(last.seconds()))
                 ? last.startedAt().plusSeconds(last.seconds())
                 : now;
+        return asOf(question, soaks, until);
+    }
+
+    /** The same as it is at a moment. */
+    public static BenchRun asOf(HeatQuestion question, List<Soak> soaks, Instant moment) {
         Timeline timeline = Timeline.of(question, soaks);
         BenchRun bench = usual(question, timeline.phases().get(0).source());
-        bench.through(timeline.acts(until));
+        bench.through(timeline.acts(moment));
         return bench;
     }
 

@@ -159,8 +159,28 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
         }
     }
 
-    /** The pick was tried at the edge: does it go in without force? */
-    record PickTried(boolean goesIn) implements HeatFact {
+    /**
+     * The pick was tried at the edge: does it go in without force?
+     *
+     * @param bondC as the bond was reckoned to be under it; null on its way there, and in journals from before it was kept
+     */
+    record PickTried(boolean goesIn, Double bondC) implements HeatFact {
+        public PickTried(boolean goesIn) {
+            this(goesIn, null);
+        }
+
+        @Override
+        public void check() {
+            if (bondC != null) {
+                Allowed.between("bondC", bondC, -40, 400, "°C");
+            }
+        }
+
+        @Override
+        public HeatState after(HeatState before, Entry entry) {
+            return before.tried(entry.happenedAt(), this);
+        }
+
         @Override
         public String words(FactWords told) {
             return goesIn ? "Pick goes in" : "Pick does not go in yet";

@@ -14,9 +14,8 @@ import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
 /**
- * Weighs every setting and way of leading of every source against the same spread of plausible benches and takes for
- * each source the one that has all of the bond workable soonest without passing a limit: caution in the likely case,
- * stop on nine of ten benches.
+ * Weighs every setting of every source against the same spread of plausible benches and takes for each source the one that
+ * has all of the bond workable soonest without passing a limit: caution in the likely case, stop on nine of ten benches.
  */
 public final class HeatPlanner {
     /** Benches behind a plan that someone acts on. */
@@ -88,12 +87,10 @@ public final class HeatPlanner {
     }
 
     private List<Trial> trials(HeatSource source) {
-        List<Trial> trials = source.sweeps().stream()
-                .flatMap(sweep -> {
-                    Setup usual = source.usual(source.minC(), sweep);
-                    Benches over = new Benches(device, source, usual, roomC, benches);
-                    return source.settings().parallel().mapToObj(setting -> Trial.soonest(over, setting));
-                })
+        Benches over = new Benches(device, source, source.usual(source.minC(), source.wholeEdge()), roomC, benches);
+        List<Trial> trials = source.settings()
+                .parallel()
+                .mapToObj(setting -> Trial.soonest(over, setting))
                 .toList();
         // What happens after it is taken off is looked at where it matters: at what would be taken.
         Trial best = first(trials);

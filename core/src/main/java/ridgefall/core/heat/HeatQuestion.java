@@ -6,40 +6,57 @@ import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
+import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatLimits;
 
-/** All that a soak depends on: the device with its damage, and what the bench owns. */
+/**
+ * All that a soak depends on: the device with its damage, what the bench owns and how hard it pushes.
+ *
+ * @param handNPerMm of the pick's width
+ */
 public record HeatQuestion(
         DeviceProfile profile,
         FrontCondition condition,
         List<EdgeInterval> cracks,
         List<BendMarked> bends,
         boolean batteryOut,
-        List<HeatSource> sources) {
+        List<HeatSource> sources,
+        double handNPerMm) {
     /** What a room usually has, °C. */
     public static final double ROOM_C = 22;
 
-    /** With the battery in. */
+    /** With the battery in, by a usual hand. */
     public HeatQuestion(
             DeviceProfile profile,
             FrontCondition condition,
             List<EdgeInterval> cracks,
             List<BendMarked> bends,
             List<HeatSource> sources) {
-        this(profile, condition, cracks, bends, false, sources);
+        this(profile, condition, cracks, bends, false, sources, Hand.USUAL.nPerMm());
     }
 
     /** Until the front was looked at, the question is about the worst. */
-    public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources) {
+    public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources, Hand hand) {
         return new HeatQuestion(
                 profile,
                 Damage.front(state).orElse(FrontCondition.SHATTERED),
                 Damage.edgeCracks(profile, state),
                 IntakeState.of(state).bends(),
                 state.passed(HeatStation.BATTERY_OUT),
-                sources);
+                sources,
+                hand.nPerMm());
+    }
+
+    /** The same by another hand. */
+    public HeatQuestion by(double otherNPerMm) {
+        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, otherNPerMm);
+    }
+
+    public Cutting cutting() {
+        return new Cutting(profile.factoryAdhesive(), handNPerMm);
     }
 
     public HeatSource source(String id) {
@@ -64,7 +81,7 @@ public record HeatQuestion(
     }
 
     HeatedDevice device(double pieceMm) {
-        HeatedDevice device = HeatedDevice.of(profile, condition, cracks, bends, pieceMm);
+        HeatedDevice device = HeatedDevice.of(profile, condition, cracks, bends, cutting(), pieceMm);
         return batteryOut ? device.withoutBattery() : device;
     }
 

@@ -126,8 +126,9 @@ public record HeatSource(
                         setup.where());
     }
 
-    List<Sweep> sweeps() {
-        return kind.air ? List.of(Sweep.ROUND, Sweep.STRETCH_BY_STRETCH) : List.of(Sweep.FACE);
+    /** How all of an edge is warmed in one go. Warmed a stretch at a time it is planned together with the cutting. */
+    Sweep wholeEdge() {
+        return kind.air ? Sweep.ROUND : Sweep.FACE;
     }
 
     /** The settings worth weighing, °C: its least and greatest among them. */

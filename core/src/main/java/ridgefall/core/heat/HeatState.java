@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.heat.HeatFact.LyingChanged;
+import ridgefall.core.heat.HeatFact.PickTried;
 import ridgefall.core.heat.HeatFact.SettingChanged;
 import ridgefall.core.heat.HeatFact.SoakStarted;
 import ridgefall.core.heat.HeatFact.TemperatureRead;
@@ -14,15 +15,18 @@ import ridgefall.core.intake.IntakeFact.BatterySeen;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
+import ridgefall.core.material.Adhesive;
+import ridgefall.core.material.Hand;
 import ridgefall.core.stop.StopFact;
 
 /**
  * What heat a device had so far, in its order.
  *
  * @param sealedIn soaks of before the front was sealed, where it was opened again since
+ * @param tries picks tried since, in their order
  */
-public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int sealedIn) {
-    static final HeatState NOTHING = new HeatState(List.of(), List.of(), 0);
+public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int sealedIn, List<PickTried> tries) {
+    static final HeatState NOTHING = new HeatState(List.of(), List.of(), 0, List.of());
 
     public static HeatState of(JobState job) {
         return job.of(HeatFact.FAMILY);
@@ -39,7 +43,9 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
         if (swollen || entry.fact() instanceof StopFact.CellBad) {
             return takenOff(entry.happenedAt());
         }
-        return entry.fact() instanceof DetourFact.Reopened ? new HeatState(soaks, readings, soaks.size()) : this;
+        return entry.fact() instanceof DetourFact.Reopened
+                ? new HeatState(soaks, readings, soaks.size(), List.of())
+                : this;
     }
 
     /**
@@ -93,19 +99,31 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
 
     HeatState laidOn(Entry entry, SoakStarted started) {
         Soak soak = new Soak(entry.seq(), started, entry.happenedAt(), null, List.of());
-        return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn);
+        return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn, tries);
     }
 
     public HeatState takenOff(Instant at) {
-        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn);
+        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn, tries);
     }
 
     HeatState meanwhile(Instant at, HeatFact fact) {
-        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings, sealedIn);
+        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings, sealedIn, tries);
     }
 
     HeatState read(Instant at, TemperatureRead reading) {
-        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn);
+        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn, tries);
+    }
+
+    HeatState tried(Instant at, PickTried pick) {
+        return new HeatState(meanwhile(at, pick).soaks, readings, sealedIn, Fold.plus(tries, pick));
+    }
+
+    /** Picks tried where the bond's temperature was reckoned, as they tell of the hand. */
+    public List<Hand.Try> tries(Adhesive adhesive) {
+        return tries.stream()
+                .filter(pick -> pick.bondC() != null)
+                .map(pick -> new Hand.Try(adhesive, pick.bondC(), pick.goesIn()))
+                .toList();
     }
 
     /** What heat it had since it was last closed. */

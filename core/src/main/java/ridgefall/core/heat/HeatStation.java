@@ -31,11 +31,8 @@ import ridgefall.core.profile.ProfileDocument.BatteryReach;
 public final class HeatStation implements StationRoom {
     public static final String TOO_LONG = "heat.limit";
 
-    private static final Set<Class<? extends Fact>> DURING_A_SOAK = Set.of(
-            HeatFact.SoakEnded.class,
-            HeatFact.SettingChanged.class,
-            HeatFact.LyingChanged.class,
-            HeatFact.PickTried.class);
+    private static final Set<Class<? extends Fact>> DURING_A_SOAK =
+            Set.of(HeatFact.SoakEnded.class, HeatFact.SettingChanged.class, HeatFact.LyingChanged.class);
 
     private static final double SHORTEST_S = 10;
     static final String BATTERY_OUT = "heat.battery-out";
@@ -218,13 +215,18 @@ public final class HeatStation implements StationRoom {
                         setup.where()));
     }
 
+    /** What the hand finds at the edge, whatever is reckoned. */
+    public static final Choice GOES_IN = Step.other("Pick goes in", new HeatFact.PickTried(true));
+
+    public static final Choice NOT_YET = Step.other("Not yet", new HeatFact.PickTried(false));
+
     /** What can happen while it lies there. */
     public record During(Choice pickGoesIn, Choice notYet, Choice lying, Choice setting) {}
 
     public static During during(Soak soak) {
         return new During(
-                Step.other("Pick goes in", new HeatFact.PickTried(true)),
-                Step.other("Not yet", new HeatFact.PickTried(false)),
+                GOES_IN,
+                NOT_YET,
                 Step.other(soak.flat() ? "It slipped" : "Lies flat again", new HeatFact.LyingChanged(!soak.flat())),
                 Step.other(
                         "New setting",
@@ -301,6 +303,8 @@ public final class HeatStation implements StationRoom {
                         "Battery, display or plastics may pass a limit after {s:" + Math.round(latest) + "} at {C:"
                                 + f.settingC() + "}"));
             }
+        } else if (fact instanceof HeatFact.PickTried && !HeatState.of(state).warmed()) {
+            holds.add(Hold.firm("heat.none", Station.HEAT, "The bond was never warmed"));
         } else if (DURING_A_SOAK.contains(fact.getClass())) {
             if (HeatState.of(state).runningSoak().isEmpty()) {
                 holds.add(Hold.firm("heat.none", Station.HEAT, "Nothing lies on a source"));

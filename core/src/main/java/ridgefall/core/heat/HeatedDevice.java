@@ -38,13 +38,14 @@ record HeatedDevice(
             FrontCondition condition,
             List<EdgeInterval> cracks,
             List<BendMarked> bends,
+            Cutting cutting,
             double pieceMm) {
         return new HeatedDevice(
                 profile.id(),
                 profile.heat(),
                 condition,
                 EdgePieces.of(profile, cracks, bends, pieceMm),
-                Cutting.byHand(profile.factoryAdhesive()),
+                cutting,
                 profile.limits());
     }
 

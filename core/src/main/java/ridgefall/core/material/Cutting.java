@@ -12,6 +12,9 @@ public record Cutting(Adhesive adhesive, double handNPerMm) {
     /** What a hand keeps up for minutes; common practice. */
     public static final double USUAL_HAND_N_PER_MM = 0.4;
 
+    static final double WEAKEST_N_PER_MM = 0.05;
+    static final double STRONGEST_N_PER_MM = 5;
+
     /** Slower is not called workable. */
     public static final double WORKABLE_MM_PER_S = 1;
 
@@ -23,7 +26,7 @@ public record Cutting(Adhesive adhesive, double handNPerMm) {
 
     public Cutting {
         Allowed.present("adhesive", adhesive);
-        Allowed.between("handNPerMm", handNPerMm, 0.05, 5, "N/mm");
+        Allowed.between("handNPerMm", handNPerMm, WEAKEST_N_PER_MM, STRONGEST_N_PER_MM, "N/mm");
     }
 
     public static Cutting byHand(Adhesive adhesive) {

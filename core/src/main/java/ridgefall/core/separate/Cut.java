@@ -33,7 +33,8 @@ record Cut(
             return stretch.where().lengthMm();
         }
 
-        private double at(double cutMm, Turn turn) {
+        /** Where the pick is after some of it. */
+        double at(double cutMm, Turn turn) {
             double from = stretch.where().fromMm();
             return turn.wrap(clockwise ? from + cutMm : from + lengthMm() - cutMm);
         }

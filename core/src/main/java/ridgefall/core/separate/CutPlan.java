@@ -12,6 +12,7 @@ import ridgefall.core.units.NotAllowed;
  * @param stretches all of the edge, freed or not
  * @param moves what is left to do, in order
  * @param workableFromC bond temperature from which the pick goes without force
+ * @param coldBelowC and below which it is warmed again, where anything may
  * @param again how it is warmed again from where it stands, where somebody finds it cold; null where nothing may
  * @param air null where none is held on it
  */
@@ -22,6 +23,7 @@ public record CutPlan(
         Landmark opensOn,
         int greatestOpeningDeg,
         double workableFromC,
+        double coldBelowC,
         Warming again,
         Air air) {
 

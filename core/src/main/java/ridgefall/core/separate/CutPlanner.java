@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
+import ridgefall.core.heat.BenchRun;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Glass;
@@ -35,6 +37,7 @@ public final class CutPlanner {
             DeviceProfile profile,
             FrontCondition condition,
             List<EdgeInterval> cracks,
+            Cutting cutting,
             List<Stretch> stretches,
             int freed,
             List<Cut.Way> ways) {
@@ -42,12 +45,20 @@ public final class CutPlanner {
             return profile.edge().turn();
         }
 
-        Cutting cutting() {
-            return Cutting.byHand(profile.factoryAdhesive());
+        /** Where the pick is. */
+        Optional<Double> pickAtMm() {
+            return ways.stream().findFirst().map(way -> way.at(0, turn()));
         }
 
         List<Cut> cut(Warmth warmth) {
             return Cut.along(ways, cutting(), warmth, turn());
+        }
+
+        /** Whether what would be cut first is too cold for it. */
+        boolean begunCold(BenchRun bench) {
+            return pickAtMm()
+                    .filter(at -> cutting.mmPerS(bench.bondC(at)) < Cutting.SLOWEST_MM_PER_S)
+                    .isPresent();
         }
 
         /** Warmed before anything else is cut. */
@@ -61,9 +72,8 @@ public final class CutPlanner {
     }
 
     /** @param freedInOrder ids of stretches already free, the latest last */
-    static Round round(
-            DeviceProfile profile, FrontCondition condition, List<EdgeInterval> cracks, List<String> freedInOrder) {
-        List<Stretch> stretches = Stretch.along(profile, cracks);
+    static Round round(HeatQuestion question, List<String> freedInOrder) {
+        List<Stretch> stretches = Stretch.along(question.profile(), question.cracks());
         List<String> ids = stretches.stream().map(Stretch::id).toList();
         int begun = 0;
         int last = -1;
@@ -80,7 +90,14 @@ public final class CutPlanner {
             ways.add(new Cut.Way(stretches.get(index), clockwise, entry));
             freed |= 1 << index;
         }
-        return new Round(profile, condition, cracks, stretches, begun, ways);
+        return new Round(
+                question.profile(),
+                question.condition(),
+                question.cracks(),
+                question.cutting(),
+                stretches,
+                begun,
+                ways);
     }
 
     /**
@@ -133,6 +150,7 @@ public final class CutPlanner {
                 profile.hinge(),
                 profile.greatestOpeningDeg(),
                 round.cutting().workableFromC(),
+                round.cutting().coldBelowC(),
                 again,
                 air);
     }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import ridgefall.core.heat.BenchRun;
@@ -30,6 +31,9 @@ public final class OpeningPlanner {
     /** What a hand pays for each mm that it finds cold. */
     static final double COLD_S_PER_MM = 30;
 
+    /** Nobody leads an outlet round and round an edge for longer. */
+    private static final double LONGEST_ROUND_S = 300;
+
     /** And for air in the other hand all the while: what one soak opens is left alone. */
     static final double BOTH_HANDS_S = 120;
 
@@ -52,7 +56,7 @@ public final class OpeningPlanner {
 
     private OpeningPlanner(HeatQuestion question) {
         this.question = question;
-        this.round = CutPlanner.round(question.profile(), question.condition(), question.cracks(), List.of());
+        this.round = CutPlanner.round(question, List.of());
     }
 
     /**
@@ -69,8 +73,8 @@ public final class OpeningPlanner {
         OpeningPlanner planner = new OpeningPlanner(question);
         boolean air = heat.source().kind().air();
         Setup setup = air ? heat.source().usual(heat.settingC(), Sweep.STRETCH_BY_STRETCH) : heat.setup();
-        Candidate candidate = new Candidate(
-                heat, air && heat.dwells() > 1 ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
+        Candidate candidate =
+                new Candidate(heat, air ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
         Tried tried = planner.tried(candidate, BenchRun.firstLook(question, heat.source()), Double.POSITIVE_INFINITY);
         double seconds = tried.seconds();
         CutPlan cut = CutPlanner.plan(planner.round, tried.cuts(), null, air(question, candidate.means()));
@@ -94,8 +98,7 @@ public final class OpeningPlanner {
      */
     public static CutPlan onward(
             HeatQuestion question, List<Opening> openings, List<String> freedInOrder, List<Soak> soaks, Instant now) {
-        CutPlanner.Round round =
-                CutPlanner.round(question.profile(), question.condition(), question.cracks(), freedInOrder);
+        CutPlanner.Round round = CutPlanner.round(question, freedInOrder);
         Opening begun = openings.stream()
                 .filter(opening -> !soaks.isEmpty()
                         && opening.heat().source().id().equals(soaks.get(0).sourceId()))
@@ -114,9 +117,19 @@ public final class OpeningPlanner {
         return CutPlanner.plan(
                 round,
                 round.cut(planned(round, bench.copy(), begun.means())
-                        .warmedSince(BenchRun.offSeconds(soaks, now), airOn(soaks))),
+                        .warmedSince(
+                                round.begunCold(bench) ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now),
+                                airOn(soaks))),
                 round.again(planned(round, bench, begun.means())).orElse(null),
                 air(question, begun.means()));
+    }
+
+    /** As warm as the bond is reckoned to be where the pick is, °C; nothing where all is free or it was never warmed. */
+    public static Optional<Double> bondAtPickC(
+            HeatQuestion question, List<String> freedInOrder, List<Soak> soaks, Instant now) {
+        return soaks.isEmpty()
+                ? Optional.empty()
+                : CutPlanner.round(question, freedInOrder).pickAtMm().map(BenchRun.asOf(question, soaks, now)::bondC);
     }
 
     private static boolean airOn(List<Soak> soaks) {
@@ -186,8 +199,8 @@ public final class OpeningPlanner {
         double soak = wholeSteps(heat.soakSeconds());
         List<Candidate> begun = heat.source().kind().air()
                 ? byAir(heat.source())
-                        .flatMap(means -> DoubleStream.of(heat.dwells() > 1 ? 0 : soak, 0)
-                                .distinct()
+                        .flatMap(means -> DoubleStream.of(soak, 0)
+                                .filter(s -> s <= LONGEST_ROUND_S)
                                 .mapToObj(s -> new Candidate(heat, s, means)))
                         .toList()
                 : again(heat).map(means -> new Candidate(heat, soak, means)).toList();

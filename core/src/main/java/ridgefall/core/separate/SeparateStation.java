@@ -87,6 +87,11 @@ public final class SeparateStation implements StationRoom {
                 warmNow = true;
             }
             Step cut = cut(profile, way.stretch(move.stretchId()), move);
+            if (next
+                    && move.bondC() < way.coldBelowC()
+                    && move.warmings().findAny().isEmpty()) {
+                cut = cut.hinted(NO_WARMER + cut.hint());
+            }
             steps.add(next && airOn ? cut.waiting(running.get().seq()) : cut);
         }
         boolean open = SeparateState.of(state).frontOpened();
@@ -109,6 +114,10 @@ public final class SeparateStation implements StationRoom {
         return steps;
     }
 
+    /** Where it is cold and nothing warms it. */
+    private static final String NO_WARMER =
+            "as warm as its limits allow: let it lie and warm it again, or go slowly with a thin blade; ";
+
     private static boolean airOn(Soak soak) {
         return soak.started().where() != null;
     }
@@ -127,7 +136,8 @@ public final class SeparateStation implements StationRoom {
                 Station.SEPARATE,
                 title,
                 hint,
-                HeatStation.begin(warming.source(), warming.setup(), seconds(warming)));
+                HeatStation.begin(warming.source(), warming.setup(), seconds(warming)),
+                HeatStation.GOES_IN);
     }
 
     private static int seconds(Warming warming) {
@@ -236,6 +246,7 @@ public final class SeparateStation implements StationRoom {
         if (move != null && move.wedgeAtMm() != null) {
             choices.add(Step.other("Wedge in", new SeparateFact.WedgeSet(Math.round(move.wedgeAtMm() * 10) / 10.0)));
         }
+        choices.add(HeatStation.NOT_YET);
         return Step.open(
                 "separate." + stretch.id(),
                 Station.SEPARATE,

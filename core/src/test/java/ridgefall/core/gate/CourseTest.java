@@ -20,6 +20,7 @@ import ridgefall.core.heat.Setup;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -176,7 +177,7 @@ class CourseTest {
             journey.tapNext();
         }
         journey.append(new HeatFact.SoakStarted("pad-1", 80, 240, null, null, HeatFact.Sweep.FACE));
-        assertThat(workableSeconds(journey, 5)).isLessThan(60);
+        assertThat(workableSeconds(journey, 5)).isZero();
         assertThat(workableSeconds(journey, 240)).isBetween(180, 400);
     }
 
@@ -184,7 +185,7 @@ class CourseTest {
         return ((HeatFact.SoakEnded) later(journey, after).reckoned(new HeatFact.SoakEnded(3000))).workableSeconds();
     }
 
-    /** A hand's width of air at the tenth stretch, as the plan of a device that lay for five minutes has it. */
+    /** Warmed as planned, its first stretch free. */
     private static Journey gonePartlyCold() {
         Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8")).until(Station.SEPARATE);
         journey.tapNext();
@@ -207,6 +208,49 @@ class CourseTest {
         assertThat(cold.whenItGoesWrong())
                 .extracting(choice -> ((DamageFact.MishapSeen) choice.fact()).positionMm())
                 .doesNotContainNull();
+        // Told from a screen that still waited for the soak's end, and did not know what is in hand.
+        DamageFact.MishapSeen told = new DamageFact.MishapSeen(DamageFact.Mishap.CUT, null, "heat.lift");
+        assertThat(cold.reckoned(told))
+                .isEqualTo(cold.whenItGoesWrong().stream()
+                        .map(Step.Choice::fact)
+                        .filter(fact -> ((DamageFact.MishapSeen) fact).mishap() == DamageFact.Mishap.CUT)
+                        .findFirst()
+                        .orElseThrow());
+        DamageFact.MishapSeen pointed = new DamageFact.MishapSeen(DamageFact.Mishap.CUT, 12.5, "heat.lift");
+        assertThat(cold.reckoned(pointed)).isEqualTo(pointed);
+    }
+
+    /** Whatever is reckoned, the hand at the edge knows: what goes in is cut, what sticks is warmed. */
+    @Test
+    void whatThePickFindsIsBelievedAtOnce() {
+        Journey journey = gonePartlyCold();
+        Step warm = later(journey, 300).next().orElseThrow();
+        Fact goesIn = warm.choices().get(1).fact();
+        Course told = told(journey, 300, goesIn);
+        assertThat(told.next().orElseThrow().choices().get(0).fact()).isInstanceOf(SeparateFact.StretchFreed.class);
+
+        Step cut = journey.next().orElseThrow();
+        Fact sticks = cut.choices().get(cut.choices().size() - 1).fact();
+        assertThat(sticks).isEqualTo(new HeatFact.PickTried(false));
+        Step asWarmAsMayBe = told(journey, 0, sticks).next().orElseThrow();
+        assertThat(asWarmAsMayBe.hint()).startsWith("as warm as its limits allow");
+        Journey thinner = new Journey().until(Station.SEPARATE);
+        assertThat(told(thinner, 120, sticks).next().orElseThrow().id()).isEqualTo("separate.warm");
+        assertThat(new Journey(ShippedBook.profile("marrowby-quire-8"))
+                        .until(Station.HEAT)
+                        .heldBy(goesIn))
+                .containsExactly("heat.none");
+    }
+
+    private static Course told(Journey journey, int seconds, Fact fact) {
+        Course here = later(journey, seconds);
+        assertThat(here.holds(fact)).isEmpty();
+        return here.with(new Entry(
+                journey.state().seq() + 1,
+                journey.state().latest().happenedAt().plusSeconds(seconds),
+                "Ansa Orrick",
+                Role.TECHNICIAN,
+                here.reckoned(fact)));
     }
 
     @Test
@@ -395,7 +439,7 @@ class CourseTest {
         Journey journey = new Journey().until(Station.SEPARATE);
         Timer soak = journey.state().timers().get(0);
         assertThat(soak.running()).isFalse();
-        assertThat(soak.stoppedAt()).isEqualTo(soak.startedAt().plusSeconds(20));
+        assertThat(soak.stoppedAt()).isEqualTo(soak.startedAt().plusSeconds(soak.seconds()));
         assertThat(journey.state().timer(HeatFact.WORKABLE)).isPresent();
         journey.until(Station.STRIP);
         assertThat(journey.state().timer(HeatFact.WORKABLE)).isEmpty();

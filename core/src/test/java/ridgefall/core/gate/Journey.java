@@ -10,9 +10,11 @@ import java.util.Optional;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.decide.DecideFact;
+import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatState;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -138,10 +140,19 @@ public final class Journey {
         return journal;
     }
 
-    /** Records a fact without asking whether it may happen. */
+    /** Records a fact without asking whether it may happen: 20 s after the latest, and what is warmed once it is warm. */
     public Journey append(Fact fact) {
         long seq = journal.size() + 1;
-        journal.add(new Entry(seq, START.plusSeconds(20 * seq), "Ansa Orrick", Role.TECHNICIAN, fact));
+        Instant after =
+                journal.isEmpty() ? START : journal.get(journal.size() - 1).happenedAt();
+        long warming = fact instanceof HeatFact.SoakEnded
+                ? HeatState.of(state())
+                        .runningSoak()
+                        .map(soak -> (long) soak.seconds())
+                        .orElse(0L)
+                : 0;
+        Instant at = after.plusSeconds(Math.max(20, warming));
+        journal.add(new Entry(seq, at, "Ansa Orrick", Role.TECHNICIAN, fact));
         return this;
     }
 

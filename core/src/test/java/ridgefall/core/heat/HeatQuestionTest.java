@@ -16,6 +16,7 @@ import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.profile.HeatStack;
@@ -158,7 +159,14 @@ class HeatQuestionTest {
     @Test
     void withTheBatteryOutNothingWaitsForItAndTheRestWarmsSooner() {
         HeatPlan in = whole(PAD);
-        HeatPlan out = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), true, HeatSource.bench())
+        HeatPlan out = new HeatQuestion(
+                        QUIRE,
+                        FrontCondition.INTACT,
+                        List.of(),
+                        List.of(),
+                        true,
+                        HeatSource.bench(),
+                        Hand.USUAL.nPerMm())
                 .planner(HeatPlanner.FULL)
                 .on(PAD, in.setup());
         assertThat(out.latestSeconds()).isGreaterThan(in.latestSeconds() + 60);

@@ -7,6 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
@@ -20,7 +22,8 @@ class CutPlannerTest {
     }
 
     private static CutPlan plan(FrontCondition condition, List<EdgeInterval> cracks, double kPerS, String... freed) {
-        CutPlanner.Round round = CutPlanner.round(QUIRE, condition, cracks, List.of(freed));
+        CutPlanner.Round round = CutPlanner.round(
+                new HeatQuestion(QUIRE, condition, cracks, List.of(), HeatSource.bench()), List.of(freed));
         return CutPlanner.plan(round, round.cut(new LinearWarmth(60, kPerS)), null, null);
     }
 
