@@ -297,11 +297,22 @@ public final class Course {
 
     /** The steps of every station, in working order. */
     public List<Step> steps() {
-        List<Step> steps =
-                rooms().flatMap(room -> room.steps(profile, state).stream()).toList();
+        List<Step> steps = stationsSteps().toList();
         return stop(next(steps))
                 .map(stop -> Stream.concat(Stream.of(stop), steps.stream()).toList())
                 .orElse(steps);
+    }
+
+    private Stream<Step> stationsSteps() {
+        return rooms().flatMap(room -> room.steps(profile, state).stream()).map(this::openedFirst);
+    }
+
+    /** A part that turns out wrong once the front is sealed is swapped after it was opened again. */
+    private Step openedFirst(Step step) {
+        boolean swaps = step.problem()
+                && !step.choices().isEmpty()
+                && step.choices().get(0).fact() instanceof PartsFact.PartSwapped;
+        return swaps && SealState.of(state).sealedAt().isPresent() ? step.leadingOn(ProveStation.reopen()) : step;
     }
 
     /** What comes before everything else: a cell that is a danger. What was seen of it at intake is a step there. */
@@ -353,9 +364,7 @@ public final class Course {
         if (ProveState.of(state).handedOverAt().isPresent()) {
             return Optional.empty();
         }
-        Optional<Step> due = rooms().flatMap(room -> room.steps(profile, state).stream())
-                .filter(Step::open)
-                .findFirst();
+        Optional<Step> due = stationsSteps().filter(Step::open).findFirst();
         return stop(due).or(() -> due);
     }
 

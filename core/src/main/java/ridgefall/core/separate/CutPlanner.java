@@ -54,11 +54,9 @@ public final class CutPlanner {
             return Cut.along(ways, cutting(), warmth, turn());
         }
 
-        /** Whether what would be cut first is too cold for it. */
-        boolean begunCold(BenchRun bench) {
-            return pickAtMm()
-                    .filter(at -> cutting.mmPerS(bench.bondC(at)) < Cutting.SLOWEST_MM_PER_S)
-                    .isPresent();
+        /** How fast what comes next would be cut. */
+        double mmPerSAtPick(BenchRun bench) {
+            return pickAtMm().map(at -> cutting.mmPerS(bench.bondC(at))).orElse(Cutting.FASTEST_MM_PER_S);
         }
 
         /** Warmed before anything else is cut. */

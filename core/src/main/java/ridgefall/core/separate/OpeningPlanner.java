@@ -43,6 +43,9 @@ public final class OpeningPlanner {
     /** Warmed where the pick goes slower than the first, until it goes as fast as the second, mm/s. */
     private static final double[][] SPEEDS_MM_PER_S = {{0.8, 2}, {0.5, 1}, {1, 3}, {1.5, 6}, {0.5, 4}};
 
+    /** What is warmed and is hardly faster to cut after that has come to its limits: it is cut as it is. */
+    private static final double WORTH_IT = 1.2;
+
     /** Warm to the hand and within every limit; and how long solvent is left to creep in. */
     private static final int SOLVENT_C = 45;
 
@@ -114,13 +117,16 @@ public final class OpeningPlanner {
         BenchRun bench = soaks.isEmpty()
                 ? BenchRun.usual(question, begun.heat().source())
                 : BenchRun.after(question, soaks, now);
+        BenchRun warmer = bench.copy();
+        Optional<Warming> again = round.again(planned(round, warmer, begun.means()));
+        boolean helps = again.isPresent()
+                && round.mmPerSAtPick(bench) < Cutting.SLOWEST_MM_PER_S
+                && round.mmPerSAtPick(warmer) > WORTH_IT * Cutting.SLOWEST_MM_PER_S;
         return CutPlanner.plan(
                 round,
-                round.cut(planned(round, bench.copy(), begun.means())
-                        .warmedSince(
-                                round.begunCold(bench) ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now),
-                                airOn(soaks))),
-                round.again(planned(round, bench, begun.means())).orElse(null),
+                round.cut(planned(round, bench, begun.means())
+                        .warmedSince(helps ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now), airOn(soaks))),
+                again.orElse(null),
                 air(question, begun.means()));
     }
 

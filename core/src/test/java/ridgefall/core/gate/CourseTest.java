@@ -12,6 +12,7 @@ import ridgefall.core.bond.BondFact;
 import ridgefall.core.carry.CarryFact;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
+import ridgefall.core.detour.DetourFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatQuestion;
@@ -37,6 +38,7 @@ import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
+import ridgefall.core.seal.SealState;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
@@ -194,6 +196,20 @@ class CourseTest {
 
     private static Course later(Journey journey, int seconds) {
         return journey.course().at(journey.state().latest().happenedAt().plusSeconds(seconds));
+    }
+
+    @Test
+    void aPartThatTurnsOutWrongBehindASealedFrontLeadsToOpeningItAgain() {
+        Journey journey = new Journey();
+        while (SealState.of(journey.state()).sealedAt().isEmpty()) {
+            journey.tapNext();
+        }
+        journey.append(new JobFact.CheckAnswered("parts.variant", Answer.FAIL, "three plugs, not two"));
+        Step wrong = journey.next().orElseThrow();
+        assertThat(wrong.id()).isEqualTo("parts.variant");
+        Fact again = wrong.choices().get(0).fact();
+        assertThat(again).isInstanceOf(DetourFact.Reopened.class);
+        assertThat(journey.heldBy(again)).isEmpty();
     }
 
     @Test
