@@ -275,13 +275,25 @@ final class Browser implements AutoCloseable {
      * browser's own session: for journeys that are about what comes after.
      */
     Browser skipTo(String stepId) {
+        return skipTo(stepId, Duration.ZERO);
+    }
+
+    /**
+     * The same so long ago, of a job that was taken in before that; but what is warmed comes off its source now, when it is
+     * warm.
+     */
+    Browser skipTo(String stepId, Duration ago) {
         awaitAnswers();
         String job = path();
         // No page draws what nobody looks at.
         open(NO_PAGE);
         Object failed = driver.executeAsyncScript("""
-                const [path, until, done] = arguments;
+                const [path, until, agoMs, done] = arguments;
                 const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+                const tappedAt = fact => {
+                  const before = fact.type === 'SoakStarted' ? 1000 * fact.seconds : fact.type === 'SoakEnded' ? 0 : agoMs;
+                  return agoMs > 0 ? new Date(Date.now() - before).toISOString() : null;
+                };
                 const typed = {price: 189, agreedBy: 'said so', to: 'said so'};
                 const go = async () => {
                   for (let i = 0; i < 250; i++) {
@@ -299,13 +311,14 @@ final class Browser implements AutoCloseable {
                     }
                     const answer = await fetch('/api' + path + '/facts', {method: 'POST',
                       headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
-                      body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq, fact})});
+                      body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq,
+                        tappedAt: tappedAt(fact), fact})});
                     if (!answer.ok) return step.id + ': ' + await answer.text();
                   }
                   return 'never came to ' + until;
                 };
                 go().then(done, e => done(String(e)));
-                """, job, stepId);
+                """, job, stepId, ago.toMillis());
         if (failed != null) {
             throw new IllegalStateException(failed.toString());
         }

@@ -62,6 +62,11 @@ class Screenshots {
         bench.open(soaking);
         bench.awaitText("Soaking on");
         bench.tap("1");
+        bench.open("/");
+        bench.click("Lift station Upper Coombe");
+        bench.awaitText("battery then");
+        // Warmed for real, some minutes ago.
+        bench.skipTo("heat.lift", Duration.ofMinutes(40)).goOn();
         bench.awaitText("Cut the");
         for (int i = 0; i < 5; i++) {
             bench.goOn();

@@ -218,15 +218,13 @@ public final class HeatStation implements StationRoom {
     /** What the hand finds at the edge, whatever is reckoned. */
     public static final Choice GOES_IN = Step.other("Pick goes in", new HeatFact.PickTried(true));
 
-    public static final Choice NOT_YET = Step.other("Not yet", new HeatFact.PickTried(false));
-
     /** What can happen while it lies there. */
     public record During(Choice pickGoesIn, Choice notYet, Choice lying, Choice setting) {}
 
     public static During during(Soak soak) {
         return new During(
                 GOES_IN,
-                NOT_YET,
+                Step.other("Not yet", new HeatFact.PickTried(false)),
                 Step.other(soak.flat() ? "It slipped" : "Lies flat again", new HeatFact.LyingChanged(!soak.flat())),
                 Step.other(
                         "New setting",

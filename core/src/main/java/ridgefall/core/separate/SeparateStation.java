@@ -246,7 +246,8 @@ public final class SeparateStation implements StationRoom {
         if (move != null && move.wedgeAtMm() != null) {
             choices.add(Step.other("Wedge in", new SeparateFact.WedgeSet(Math.round(move.wedgeAtMm() * 10) / 10.0)));
         }
-        choices.add(HeatStation.NOT_YET);
+        // Beside "Free" a "Not yet" would say that it is not free yet.
+        choices.add(Step.other("It sticks", new HeatFact.PickTried(false)));
         return Step.open(
                 "separate." + stretch.id(),
                 Station.SEPARATE,
