@@ -596,6 +596,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/pick-marks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["pickMarks"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/owner": {
     parameters: {
       query?: never;
@@ -700,6 +716,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["decide"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/clips": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["clips"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1265,11 +1297,11 @@ export interface components {
       };
       /** Format: double */
       qualityValue: number;
-      concrete: boolean;
+      charset: string;
       wildcardType: boolean;
       wildcardSubtype: boolean;
       subtypeSuffix: string;
-      charset: string;
+      concrete: boolean;
     };
     AttachmentView: {
       /** Format: uuid */
@@ -1780,6 +1812,8 @@ export interface components {
       /** Format: double */
       pickMm: number | null;
       /** Format: double */
+      markMm: number;
+      /** Format: double */
       forceN: number;
       /** Format: double */
       riseMm: number | null;
@@ -1930,6 +1964,7 @@ export interface components {
     HeatPlanView: {
       sourceId: string;
       sourceName: string;
+      taken: components["schemas"]["TakenView"] | null;
       /** Format: double */
       settingC: number;
       /** Format: double */
@@ -1988,6 +2023,11 @@ export interface components {
       secondsAtLow: number | null;
       /** Format: double */
       secondsAtHigh: number | null;
+    };
+    TakenView: {
+      whose: string;
+      /** Format: date-time */
+      freeAt: string;
     };
     ThenView: {
       words: string;
@@ -2155,6 +2195,29 @@ export interface components {
       replacement: components["schemas"]["AmountView"] | null;
       breakEvenPart: components["schemas"]["AmountView"] | null;
       because: string;
+    };
+    ClipView: {
+      id: string;
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      depthMm: number;
+      /** Format: int32 */
+      turn: number | null;
+      beneath: string[];
+      stiff: boolean;
+      broken: boolean;
+    };
+    ClipsView: {
+      clips: components["schemas"]["ClipView"][];
+      towards: string | null;
+      entrySeam: string;
+      opensOn: string;
+      /** Format: int32 */
+      greatestOpeningDeg: number;
     };
     BondView: {
       plans: components["schemas"]["PlanView"][];
@@ -4518,6 +4581,30 @@ export interface operations {
       };
     };
   };
+  pickMarks: {
+    parameters: {
+      query?: {
+        format?: "SVG" | "PDF" | "DXF";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
   owner: {
     parameters: {
       query?: never;
@@ -4700,6 +4787,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["DecideView"];
+        };
+      };
+    };
+  };
+  clips: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ClipsView"];
         };
       };
     };
@@ -5004,6 +5113,9 @@ export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: Readonly
 export const pathsApiJobsJobIdQuoteGetParametersQueryGradeValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/quote"]["get"]["parameters"]["query"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const pathsApiJobsJobIdPickMarksGetParametersQueryFormatValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/pick-marks"]["get"]["parameters"]["query"]["format"]
+> = ["SVG", "PDF", "DXF"];
 export const pathsApiJobsJobIdHeatJudgedGetParametersQuerySweepValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/heat/judged"]["get"]["parameters"]["query"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];

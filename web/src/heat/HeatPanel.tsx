@@ -95,7 +95,7 @@ function Planned({
       rows={rows}
     >
       {chosen && (
-        <Button disabled={!plan.begin.mine} onClick={start}>
+        <Button disabled={!plan.begin.mine || plan.taken !== null} onClick={start}>
           Start with this
         </Button>
       )}
@@ -116,6 +116,9 @@ function Planned({
             ? "measured on this bench"
             : "computed, not measured here"}
       </span>
+      {plan.taken && (
+        <span className="font-semibold text-alarm">another device lies on it: see the sources</span>
+      )}
       {!plan.feasible && (
         <span className="font-semibold text-alarm">does not soften the bond within the limits</span>
       )}

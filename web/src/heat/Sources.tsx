@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { ProblemError } from "@/api/client";
 import type { Job } from "@/job/useJob";
-import { clockWords } from "@/time/clock";
+import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { useSources } from "@/tools/useTools";
 import { length, say, temperature, typed, type Units, unitLabel } from "@/units/units";
 import { Button } from "@/ui/Button";
@@ -55,6 +55,7 @@ export function Sources({
               </td>
               <td className="py-2 pr-3 leading-snug">
                 {plan.because.map((reason) => say(reason, units)).join("; ")}
+                {plan.taken && <Taken taken={plan.taken} />}
                 <span className="block text-quiet">
                   {plan.byStretch ? "" : `${clockWords(plan.seconds)} ${LED[plan.sweep]}, `}
                   {plan.then && say(plan.then.words, units)}
@@ -69,6 +70,7 @@ export function Sources({
                 <Button
                   look={i === 0 ? "lamp" : "plain"}
                   aria-label={`Take ${plan.sourceName}`}
+                  disabled={plan.taken !== null}
                   onClick={() => onChoose(plan)}
                 >
                   Take
@@ -80,6 +82,16 @@ export function Sources({
       </table>
       <ARecipe job={job} units={units} onChoose={onChoose} />
     </Modal>
+  );
+}
+
+/** Another device lies on it. */
+function Taken({ taken }: { taken: NonNullable<Plan["taken"]> }) {
+  const left = secondsLeft(taken.freeAt, 0, useServerSeconds());
+  return (
+    <span className="block font-semibold text-alarm">
+      {taken.whose} is on it; {left > 0 ? `free in ${clockWords(left)}` : "due off now"}
+    </span>
   );
 }
 

@@ -11,6 +11,7 @@ import { HeatPanel } from "@/heat/HeatPanel";
 import { IntakePanel } from "@/intake/IntakePanel";
 import { PartsPanel } from "@/parts/PartsPanel";
 import { SealPanel } from "@/seal/SealPanel";
+import { ClipPanel } from "@/separate/ClipPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
@@ -279,7 +280,7 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "HEAT":
       return panel.job.bonded ? <HeatPanel {...panel} /> : <EdgePanel {...panel} />;
     case "SEPARATE":
-      return panel.job.bonded ? <SeparatePanel {...panel} /> : <EdgePanel {...panel} />;
+      return panel.job.bonded ? <SeparatePanel {...panel} /> : <ClipPanel {...panel} />;
     case "BOND":
       return <BondPanel {...panel} />;
     case "SEAL":

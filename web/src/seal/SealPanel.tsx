@@ -17,7 +17,9 @@ export function SealPanel({ job, choose, signOff }: PanelProps) {
   }
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5">
-      <h2 className="text-3xl font-bold">{sealed ? "The front is sealed" : "Sealing can't be undone"}</h2>
+      <h2 className="text-3xl font-bold">
+        {sealed ? "The front is closed" : job.bonded ? "Sealing can't be undone" : "Closed clip by clip"}
+      </h2>
       {!sealed && (
         <Button
           look={holds.length === 0 && seal.mine ? "lamp" : "plain"}
@@ -29,7 +31,7 @@ export function SealPanel({ job, choose, signOff }: PanelProps) {
           {holds.length > 0 && <Lock aria-hidden size={34} />}
           {holds.length > 0
             ? `Held by ${holds.length} ${holds.length === 1 ? "thing" : "things"}`
-            : "Seat the front"}
+            : step.title}
         </Button>
       )}
       <ScrollRegion id="seal-holds" label="What holds the seal">
@@ -47,7 +49,11 @@ export function SealPanel({ job, choose, signOff }: PanelProps) {
         {holds.length === 0 && !sealed && (
           <p className="text-xl">Tested, clean, nothing left inside. {step.hint && say(step.hint, units)}.</p>
         )}
-        {sealed && <p className="text-xl">Now hold it pressed, then prove every function once more.</p>}
+        {sealed && (
+          <p className="text-xl">
+            {job.bonded ? "Now hold it pressed, then prove" : "Now prove"} every function once more.
+          </p>
+        )}
       </ScrollRegion>
     </div>
   );

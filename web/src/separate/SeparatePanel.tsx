@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
@@ -14,6 +15,8 @@ import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, length, lengthAtMost, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 
+import { PickMark } from "./PickMark";
+
 type Plan = Schemas["SeparateView"];
 
 /** More is no pattern that a hand would keep. */
@@ -21,6 +24,7 @@ const MOST_OF_THE_TIME = 0.85;
 
 export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
+  const [marking, setMarking] = useState(false);
   const { data: plan } = useQuery({
     queryKey: keys.station(job.id, "separate", job.seq),
     queryFn: async () =>
@@ -90,6 +94,18 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                     ] as const)),
               ]}
             />
+            <Button look="quiet" className="-ml-4 underline" onClick={() => setMarking(true)}>
+              tape flag {length(move.markMm, units)} from the tip
+            </Button>
+            {marking && (
+              <PickMark
+                jobId={job.id}
+                markMm={move.markMm}
+                depthMm={stretch.depthMm}
+                tool={move.tool}
+                onClose={() => setMarking(false)}
+              />
+            )}
             {plan.unknownCracks && move.tool === "blade" && (
               <p className="mt-1 leading-snug text-quiet">{plan.unknownCracks}</p>
             )}

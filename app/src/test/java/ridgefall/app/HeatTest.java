@@ -2,10 +2,12 @@ package ridgefall.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.app.Client.Answer;
@@ -21,6 +23,7 @@ class HeatTest {
 
     private final Client ansa;
     private final UUID job;
+    private final List<UUID> laidOn = new ArrayList<>();
 
     HeatTest(App app) {
         ansa = app.signedIn(Role.TECHNICIAN);
@@ -96,27 +99,77 @@ class HeatTest {
                 .isEqualTo("a job that was laid on a source");
     }
 
-    /** Taps what is offered until it lies on a source, as the planner says. */
-    private UUID soaking() {
-        UUID id = ansa.openJob();
-        while (true) {
-            JsonNode view = ansa.get("/api/jobs/" + id).json();
-            String next = view.get("nextStepId").asString();
-            JsonNode choice = null;
-            for (JsonNode step : view.get("steps")) {
-                if (step.get("id").asString().equals(next)) {
-                    choice = step.get("choices").get(0);
+    /** What lies on sources when a test ends comes off: other tests share them. */
+    @AfterEach
+    void offTheirSources() {
+        for (UUID id : laidOn) {
+            for (JsonNode timer : ansa.get("/api/jobs/" + id).json().get("timers")) {
+                if (timer.get("warmth").asString().equals("RISING")) {
+                    record(id, Map.of("type", "SoakEnded", "workableSeconds", 0));
                 }
             }
-            Map<String, Object> fact = Client.JSON.convertValue(choice.get("fact"), FACT);
-            for (JsonNode ask : choice.get("asks")) {
-                fact.put(ask.get("field").asString(), ask.get("kind").asString().equals("NUMBER") ? 120 : "said so");
-            }
-            assertThat(ansa.append(id, view.get("seq").asLong(), fact).status()).isEqualTo(200);
-            if (fact.get("type").equals("SoakStarted")) {
-                return id;
+        }
+    }
+
+    /** Taps what is offered until it lies on a source, as the planner says. */
+    private UUID soaking() {
+        UUID id = atSoak();
+        laidOn.add(id);
+        tapNext(id);
+        return id;
+    }
+
+    /** Taps what is offered until it would be laid on. */
+    private UUID atSoak() {
+        UUID id = ansa.openJob();
+        while (!ansa.get("/api/jobs/" + id).text("nextStepId").equals("heat.soak")) {
+            tapNext(id);
+        }
+        return id;
+    }
+
+    private void tapNext(UUID id) {
+        JsonNode view = ansa.get("/api/jobs/" + id).json();
+        String next = view.get("nextStepId").asString();
+        JsonNode choice = null;
+        for (JsonNode step : view.get("steps")) {
+            if (step.get("id").asString().equals(next)) {
+                choice = step.get("choices").get(0);
             }
         }
+        Map<String, Object> fact = Client.JSON.convertValue(choice.get("fact"), FACT);
+        for (JsonNode ask : choice.get("asks")) {
+            fact.put(ask.get("field").asString(), ask.get("kind").asString().equals("NUMBER") ? 120 : "said so");
+        }
+        assertThat(ansa.append(id, view.get("seq").asLong(), fact).status()).isEqualTo(200);
+    }
+
+    /** Another device on it is in the way, with when it is free; a lead may stand by both lying there. */
+    @Test
+    void aSourceThatAnotherDeviceLiesOnIsPlannedWithoutUntilItIsFree() {
+        UUID first = soaking();
+        JsonNode soak = ansa.get("/api/jobs/" + first + "/heat/forecast").json();
+        String source = soak.get("sourceName").asString();
+        UUID second = atSoak();
+        JsonNode plan = plan(second, source);
+        assertThat(plan.get("taken").get("whose").asString()).matches("job \\d+, Marrowby Quire 11");
+        Map<String, Object> same = Client.JSON.convertValue(plan.get("begin").get("fact"), FACT);
+        Answer refused = ansa.append(second, seq(second), same);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.raw().body()).contains("heat.taken", "lies on " + source + ": free in");
+        record(first, Map.of("type", "SoakEnded", "workableSeconds", 0));
+        assertThat(plan(second, source).get("taken").isNull()).isTrue();
+        laidOn.add(second);
+        assertThat(ansa.append(second, seq(second), same).status()).isEqualTo(200);
+    }
+
+    private JsonNode plan(UUID id, String sourceName) {
+        for (JsonNode plan : ansa.get("/api/jobs/" + id + "/heat").json().get("plans")) {
+            if (plan.get("sourceName").asString().equals(sourceName)) {
+                return plan;
+            }
+        }
+        throw new IllegalStateException("no plan with " + sourceName);
     }
 
     /** Picks that go in before it is warm tell of strong hands; taken back they tell of nothing. */

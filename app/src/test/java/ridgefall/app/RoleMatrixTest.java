@@ -59,6 +59,8 @@ class RoleMatrixTest {
             Map.entry("DELETE /api/heat-sources/{sourceId}", BENCH),
             Map.entry("DELETE /api/heat-sources/{sourceId}/calibration", BENCH),
             Map.entry("GET /api/jobs/{jobId}/separate", ALL),
+            Map.entry("GET /api/jobs/{jobId}/clips", ALL),
+            Map.entry("GET /api/jobs/{jobId}/pick-marks", ALL),
             Map.entry("GET /api/jobs/{jobId}/bond", ALL),
             Map.entry("GET /api/jobs/{jobId}/decide", ALL),
             Map.entry("GET /api/jobs/{jobId}/quote", ALL),

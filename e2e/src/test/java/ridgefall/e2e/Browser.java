@@ -7,6 +7,7 @@ import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.locks.LockSupport;
@@ -49,6 +50,7 @@ final class Browser implements AutoCloseable {
     private final Waiting waiting;
     private final Product product;
     private final String url;
+    private final List<String> takenIn = new ArrayList<>();
     private long lastTap = System.nanoTime();
 
     Browser(Product product) {
@@ -173,9 +175,27 @@ final class Browser implements AutoCloseable {
                 };
                 go().then(done, e => done(String(e)));
                 """, device, owner, fault);
+        takenIn.add("/jobs/" + job);
         open("/jobs/" + job);
         awaitStep("intake.front");
         return this;
+    }
+
+    /** Whatever it has laid on a source comes off: other journeys share the bench. */
+    void offItsSources() {
+        driver.executeAsyncScript("""
+                const [paths, done] = arguments;
+                const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
+                const off = async path => {
+                  const job = await (await fetch('/api' + path)).json();
+                  const fact = job.steps?.find(s => s.open && s.choices[0]?.fact.type === 'SoakEnded')?.choices[0].fact;
+                  if (fact) await fetch('/api' + path + '/facts', {method: 'POST',
+                      headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
+                      body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq, fact})});
+                };
+                Promise.all(paths.map(off)).then(() => done(), () => done());
+                """, takenIn);
+        takenIn.clear();
     }
 
     /** Takes in the first device that the book finds for some words, by keyboard. */
@@ -331,7 +351,7 @@ final class Browser implements AutoCloseable {
     double startSoak(String owner) {
         takeIn(owner, "cracked").skipTo("heat.soak");
         goOn();
-        awaitText("Soaking on Gel pad");
+        awaitText("Soaking on");
         return soakEndsAt();
     }
 
@@ -403,6 +423,14 @@ final class Browser implements AutoCloseable {
     boolean enabled(String button) {
         return await(() -> driver.findElement(By.xpath("//button[normalize-space(.) = \"" + button + "\"]")))
                 .isEnabled();
+    }
+
+    void awaitEnabled(String label, boolean enabled) {
+        await(
+                label + (enabled ? " enabled" : " disabled"),
+                "document.querySelector(`[aria-label=\"${args[0]}\"]`)?.disabled === !args[1]",
+                label,
+                enabled);
     }
 
     void focus(String css) {
@@ -561,6 +589,11 @@ final class Browser implements AutoCloseable {
 
     void awaitNoText(String text) {
         await("an end of “" + text + "”", "!document.body.innerText.includes(args[0])", text);
+    }
+
+    /** Until no clock runs for what is in hand here; other jobs' clocks are in sight too. */
+    void awaitNoClock() {
+        await("an end of the clock", "!document.querySelector('footer [role=timer]')");
     }
 
     void awaitStep(String stepId) {

@@ -38,7 +38,7 @@ class HeatTest {
         bench.awaitText("Hot air gun at 200 °C while you cut; glass below 78 °C");
         bench.awaitText("Free already");
         bench.tap("1");
-        bench.awaitNoText("Warming a stretch");
+        bench.awaitNoClock();
         bench.awaitAnswers();
         assertThat(bench.nextStep()).startsWith("separate.");
         bench.click("Done with the air?");

@@ -108,6 +108,24 @@ class KilledServersTest {
                 .doesNotContain("FRAME");
     }
 
+    /** Here, where no other journey lays anything on: what one device lies on is no more offered to the next. */
+    @Test
+    void aSourceThatAnotherDeviceLiesOnIsOfferedOnceItIsFree(Visit visit) {
+        Browser waits = atSoak(visit.browser().asAnsa(), "Two devices, second");
+        waits.awaitText("on Gel pad at");
+        Browser first = atSoak(visit.browser().as("Marn Ulscarth", "ridge-lead-33"), "Two devices, first");
+        first.goOn();
+        first.awaitText("Soaking on Gel pad");
+        waits.awaitNoText("on Gel pad at");
+        waits.click("Sources and recipes");
+        waits.awaitText("Marrowby Quire 11 is on it; free in");
+        waits.awaitEnabled("Take Gel pad", false);
+        first.tap("1");
+        first.awaitText("Cut the");
+        waits.awaitNoText("is on it; free in");
+        waits.awaitEnabled("Take Gel pad", true);
+    }
+
     private static Browser atSoak(Browser screen, String owner) {
         return screen.takeIn(owner, "cracked").skipTo("heat.soak");
     }

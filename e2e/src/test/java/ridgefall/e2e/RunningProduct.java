@@ -47,6 +47,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         private void leave() {
             for (Browser browser : taken) {
                 try {
+                    browser.offItsSources();
                     browser.forget();
                     free.push(browser);
                 } catch (WebDriverException e) {

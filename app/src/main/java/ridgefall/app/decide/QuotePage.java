@@ -2,7 +2,6 @@ package ridgefall.app.decide;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -15,7 +14,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import ridgefall.app.sheet.PdfType;
 import ridgefall.core.decide.Decision.FateLine;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Quote;
@@ -28,7 +27,6 @@ final class QuotePage {
     private static final float WIDTH = PDRectangle.A4.getWidth() - 2 * MARGIN;
     private static final float TEXT = 10.5f;
     private static final float LEADING = 15;
-    private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
     private final PDPageContentStream page;
     private final PDFont font;
@@ -41,11 +39,10 @@ final class QuotePage {
 
     static byte[] pdf(long number, Course course, Option option, Quote quote, Instant now) {
         try (PDDocument document = new PDDocument();
-                InputStream type = QuotePage.class.getResourceAsStream(FONT);
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PDPage sheet = new PDPage(PDRectangle.A4);
             document.addPage(sheet);
-            PDFont font = PDType0Font.load(document, type, true);
+            PDFont font = PdfType.in(document);
             try (PDPageContentStream stream = new PDPageContentStream(document, sheet)) {
                 new QuotePage(stream, font).draw(number, course, option, quote, now);
             }
@@ -167,18 +164,7 @@ final class QuotePage {
         return font.getStringWidth(words) / 1000 * size;
     }
 
-    /** A letter the type does not have would spoil the whole page; numbers in braces are plain millimetres here. */
     private String shown(String words) {
-        String plain = words.replaceAll("\\{mm:([0-9.]+)}", "$1 mm").replaceAll("\\s+", " ");
-        StringBuilder shown = new StringBuilder();
-        plain.codePoints().forEach(letter -> {
-            try {
-                font.encode(Character.toString(letter));
-                shown.appendCodePoint(letter);
-            } catch (IOException | IllegalArgumentException e) {
-                shown.append('?');
-            }
-        });
-        return shown.toString();
+        return PdfType.shown(font, words);
     }
 }

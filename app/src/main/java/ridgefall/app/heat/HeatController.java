@@ -71,7 +71,8 @@ class HeatController {
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
                 plans.hand(),
-                rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : plans.openings(question),
+                rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : course.openings(),
+                course.takenByOthers().toList(),
                 who.role());
     }
 
@@ -93,6 +94,7 @@ class HeatController {
         Setup setup = source.completed(new Setup(settingC, dial, distanceMm, sweep));
         return HeatPlanView.of(
                 seconds == null ? planner.on(source, setup) : planner.judged(source, setup, seconds),
+                course.takenByOthers().toList(),
                 course.stillWarm(),
                 who.role());
     }

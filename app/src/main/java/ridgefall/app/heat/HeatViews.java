@@ -14,6 +14,7 @@ import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.heat.Measured;
+import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.job.Role;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.HeatLimits;
@@ -79,10 +80,14 @@ final class HeatViews {
         }
     }
 
+    /** What another device lies on. */
+    record TakenView(String whose, Instant freeAt) {}
+
     /** @param byStretch whether air warms each stretch as its turn comes; the plan is then of the first */
     record HeatPlanView(
             String sourceId,
             String sourceName,
+            @Schema(nullable = true) TakenView taken,
             double settingC,
             @Schema(nullable = true) Double dial,
             @Schema(nullable = true) Double distanceMm,
@@ -111,18 +116,30 @@ final class HeatViews {
             List<BondStretchView> stretches,
             List<InfluenceView> influences,
             List<CandidateView> candidates) {
-        static HeatPlanView of(Opening opening, boolean stillWarm, Role role) {
-            return of(opening.heat(), opening.stretches(), ThenView.of(opening), stillWarm, role);
+        static HeatPlanView of(Opening opening, List<SourceTaken> taken, boolean stillWarm, Role role) {
+            return of(opening.heat(), taken, opening.stretches(), ThenView.of(opening), stillWarm, role);
         }
 
-        static HeatPlanView of(HeatPlan plan, boolean stillWarm, Role role) {
-            return of(plan, false, null, stillWarm, role);
+        static HeatPlanView of(HeatPlan plan, List<SourceTaken> taken, boolean stillWarm, Role role) {
+            return of(plan, taken, false, null, stillWarm, role);
         }
 
-        private static HeatPlanView of(HeatPlan plan, boolean byStretch, ThenView then, boolean stillWarm, Role role) {
+        private static HeatPlanView of(
+                HeatPlan plan,
+                List<SourceTaken> taken,
+                boolean byStretch,
+                ThenView then,
+                boolean stillWarm,
+                Role role) {
             return new HeatPlanView(
                     plan.source().id(),
                     plan.source().name(),
+                    taken.stream()
+                            .filter(other ->
+                                    other.sourceId().equals(plan.source().id()))
+                            .findFirst()
+                            .map(other -> new TakenView(other.whose(), other.freeAt()))
+                            .orElse(null),
                     plan.settingC(),
                     plan.setup().dial(),
                     plan.setup().distanceMm(),
@@ -192,6 +209,7 @@ final class HeatViews {
                 int soaks,
                 Hand hand,
                 List<Opening> openings,
+                List<SourceTaken> taken,
                 Role role) {
             return new HeatView(
                     Guarded.in(question),
@@ -200,7 +218,7 @@ final class HeatViews {
                     soaks,
                     hand.words(),
                     openings.stream()
-                            .map(opening -> HeatPlanView.of(opening, stillWarm, role))
+                            .map(opening -> HeatPlanView.of(opening, taken, stillWarm, role))
                             .toList());
         }
     }

@@ -27,6 +27,7 @@ public class ApiDescription {
     /** Schema and field; what the annotations of a record can't say, because it stands in the core or is a reference. */
     private static final List<String[]> MAY_BE_NULL = List.of(
             new String[] {"SourceView", "air"},
+            new String[] {"HeatPlanView", "taken"},
             new String[] {"HeatPlanView", "then"},
             new String[] {"FitView", "contactWPerM2K"},
             new String[] {"FitView", "offsetK"},

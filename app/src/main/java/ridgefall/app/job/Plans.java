@@ -16,6 +16,7 @@ import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.material.Hand;
@@ -41,12 +42,14 @@ public class Plans implements Planning {
     private final HeatSources sources;
     private final Shop shop;
     private final PicksTried picks;
+    private final SourcesTaken taken;
 
-    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks) {
+    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks, SourcesTaken taken) {
         this.book = book;
         this.sources = sources;
         this.shop = shop;
         this.picks = picks;
+        this.taken = taken;
     }
 
     public Course course(List<Entry> journal) {
@@ -68,6 +71,11 @@ public class Plans implements Planning {
     @Override
     public Hand hand() {
         return picks.hand();
+    }
+
+    @Override
+    public List<SourceTaken> taken() {
+        return taken.all();
     }
 
     @Override

@@ -3,20 +3,33 @@ package ridgefall.app.separate;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.app.sheet.SheetFiles;
+import ridgefall.core.damage.DamageFact.Mishap;
+import ridgefall.core.damage.DamageState;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.gate.Course;
+import ridgefall.core.profile.Beneath;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
+import ridgefall.core.separate.ClipMap;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.PickSheet;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
+import ridgefall.core.sheet.Sheet;
 
 @RestController
 class SeparateController {
@@ -52,6 +65,7 @@ class SeparateController {
             double bondC,
             String tool,
             @Schema(nullable = true) Double pickMm,
+            double markMm,
             double forceN,
             @Schema(nullable = true) Double riseMm,
             @Schema(nullable = true) Double wedgeAtMm) {}
@@ -90,9 +104,7 @@ class SeparateController {
                                 s.cracked(),
                                 SeparateState.of(course.state()).freed().contains(s.id())))
                         .toList(),
-                plan.moves().stream()
-                        .map(m -> move(profile, plan.stretch(m.stretchId()).where(), m))
-                        .toList(),
+                plan.moves().stream().map(m -> move(profile, plan, m)).toList(),
                 plan.entrySeam(),
                 profile.placeName(plan.opensOn()),
                 plan.greatestOpeningDeg(),
@@ -105,7 +117,87 @@ class SeparateController {
                 ChoiceView.of(SeparateStation.wedge(), who.role()));
     }
 
-    private static MoveView move(DeviceProfile profile, EdgeInterval where, CutPlan.Move m) {
+    /** @param turn which of those that still hold comes when, from 1; null once free */
+    record ClipView(
+            String id,
+            String words,
+            double fromMm,
+            double lengthMm,
+            double depthMm,
+            @Schema(nullable = true) Integer turn,
+            List<String> beneath,
+            boolean stiff,
+            boolean broken) {}
+
+    record ClipsView(
+            List<ClipView> clips,
+            @Schema(nullable = true) String towards,
+            String entrySeam,
+            String opensOn,
+            int greatestOpeningDeg) {}
+
+    /** The clips that hold a front, and in which order they come free. */
+    @GetMapping("/api/jobs/{jobId}/clips")
+    ClipsView clips(@PathVariable UUID jobId) {
+        Course course = jobs.course(jobId);
+        DeviceProfile profile = course.profile();
+        List<String> freed = SeparateState.of(course.state()).freed();
+        ClipMap map = new ClipMap(profile);
+        List<ClipMap.Move> moves = map.moves(freed);
+        List<Long> broken = DamageState.of(course.state()).mishaps().stream()
+                .map(DamageState.Noted::mishap)
+                .filter(seen -> seen.mishap() == Mishap.CLIP_BROKEN && seen.positionMm() != null)
+                .map(seen -> Math.round(seen.positionMm()))
+                .toList();
+        List<ClipView> clips = map.moves(List.of()).stream()
+                .map(whole -> {
+                    EdgeFeature clip = whole.clip();
+                    int turn = IntStream.range(0, moves.size())
+                            .filter(i -> moves.get(i).clip().equals(clip))
+                            .findFirst()
+                            .orElse(-1);
+                    return new ClipView(
+                            clip.id(),
+                            clip.words(),
+                            clip.where().fromMm(),
+                            clip.where().lengthMm(),
+                            clip.allowedDepthMm(),
+                            turn < 0 ? null : turn + 1,
+                            whole.beneath().stream().map(Beneath::told).toList(),
+                            whole.stiff(),
+                            broken.contains(Math.round(ClipMap.middleMm(profile, clip))));
+                })
+                .toList();
+        return new ClipsView(
+                clips,
+                moves.stream()
+                        .findFirst()
+                        .map(next -> PlaceWords.towards(profile, next.clip().where(), next.clockwise()))
+                        .orElse(null),
+                profile.entrySeam(),
+                profile.placeName(profile.hinge()),
+                profile.greatestOpeningDeg());
+    }
+
+    /** Where the tape flags go on the picks for what still holds, at true scale. */
+    @GetMapping("/api/jobs/{jobId}/pick-marks")
+    ResponseEntity<byte[]> pickMarks(
+            @PathVariable UUID jobId, @RequestParam(defaultValue = "PDF") SheetFiles.Format format) {
+        Course course = jobs.course(jobId);
+        Sheet sheet = PickSheet.of(course.profile(), course.cutPlan());
+        return ResponseEntity.ok()
+                .contentType(format.type())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename("pick-marks" + format.ending())
+                                .build()
+                                .toString())
+                .body(SheetFiles.write(sheet, format));
+    }
+
+    private static MoveView move(DeviceProfile profile, CutPlan plan, CutPlan.Move m) {
+        EdgeInterval where = plan.stretch(m.stretchId()).where();
         return new MoveView(
                 m.stretchId(),
                 m.clockwise(),
@@ -122,6 +214,7 @@ class SeparateController {
                 m.bondC(),
                 m.tool(),
                 m.pickMm(),
+                plan.markMm(m),
                 m.forceN(),
                 m.riseMm(),
                 m.wedgeAtMm());

@@ -5,20 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.damage.DamageFact.Mishap;
 import ridgefall.core.damage.DamageState.Noted;
-import ridgefall.core.edge.EdgeInterval;
-import ridgefall.core.edge.Point;
-import ridgefall.core.edge.Turn;
 import ridgefall.core.intake.IntakeFact.PhotoTaken;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobState;
+import ridgefall.core.profile.Beneath;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.ProfileDocument.Area;
-import ridgefall.core.profile.ProfileDocument.Connector;
-import ridgefall.core.profile.ProfileDocument.Inside;
-import ridgefall.core.profile.ProfileDocument.InsideKind;
 
 /**
  * What a mishap may have harmed, and what is looked at before the front is sealed over it.
@@ -28,11 +21,6 @@ import ridgefall.core.profile.ProfileDocument.InsideKind;
  * @param todo what to look at; null where nothing has to be
  */
 public record Consequence(Noted mishap, String place, List<String> beneath, String todo) {
-    /** A tool that slips or goes too deep reaches so far along the edge. */
-    private static final double ALONG_MM = 12;
-    /** And so far in, past the border; what lies further in has the panel over it. */
-    private static final double INWARD_MM = 15;
-
     /** Of all that went wrong to the front that is on now, in the order it did. */
     public static List<Consequence> all(DeviceProfile profile, JobState state) {
         DamageState damage = DamageState.of(state);
@@ -44,7 +32,9 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
 
     static Consequence of(DeviceProfile profile, Noted noted) {
         Double at = noted.mishap().positionMm();
-        List<String> beneath = at == null ? List.of() : beneath(profile, at);
+        List<String> beneath = at == null
+                ? List.of()
+                : Beneath.at(profile, at).stream().map(Beneath::told).toList();
         return new Consequence(
                 noted,
                 at == null ? null : place(profile, at),
@@ -67,44 +57,6 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
 
     private static String place(DeviceProfile profile, double atMm) {
         return profile.placeName(profile.edge().landmarkAt(atMm)) + ", {mm:" + Math.round(atMm) + "}";
-    }
-
-    private static List<String> beneath(DeviceProfile profile, double atMm) {
-        Turn turn = profile.edge().turn();
-        EdgeInterval reach = turn.grown(new EdgeInterval(atMm, 0), ALONG_MM);
-        Stream<String> onTheEdge = profile.features().stream()
-                .filter(feature -> turn.overlap(feature.where(), reach))
-                .sorted((a, b) -> Double.compare(b.hazard(), a.hazard()))
-                .map(feature -> feature.words()
-                        + (feature.consequence() == null
-                                        || feature.consequence().isBlank()
-                                ? ""
-                                : " (" + feature.consequence() + ")"));
-        Coordinate on = profile.edge().pointAt(atMm);
-        Point at = new Point(on.x, on.y);
-        Stream<String> cables = profile.connectors().stream()
-                .filter(plug ->
-                        plug.cable() != null && plug.cable().route().stream().anyMatch(p -> near(p, at)))
-                .map(Connector::words)
-                .map(words -> "cable of the " + words.toLowerCase(Locale.ROOT));
-        Stream<String> inside = profile.document().inside().stream()
-                .filter(part -> part.kind() == InsideKind.BATTERY || part.kind() == InsideKind.PANEL)
-                .filter(part -> part.area() != null && near(part.area(), at))
-                .map(Inside::words);
-        return Stream.of(onTheEdge, cables, inside)
-                .flatMap(some -> some)
-                .distinct()
-                .toList();
-    }
-
-    private static boolean near(Point point, Point at) {
-        return Math.hypot(point.xMm() - at.xMm(), point.yMm() - at.yMm()) <= INWARD_MM;
-    }
-
-    private static boolean near(Area area, Point at) {
-        double dx = Math.max(Math.max(area.xMm() - at.xMm(), at.xMm() - area.xMm() - area.widthMm()), 0);
-        double dy = Math.max(Math.max(area.yMm() - at.yMm(), at.yMm() - area.yMm() - area.heightMm()), 0);
-        return Math.hypot(dx, dy) <= INWARD_MM;
     }
 
     private static Optional<String> todo(Noted noted, List<String> beneath) {

@@ -2,6 +2,7 @@ package ridgefall.core.gate;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +29,7 @@ import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
+import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
@@ -141,6 +143,9 @@ public final class Course {
                 StripState::live,
                 this::planned,
                 () -> SeparateStation.workableSeconds(cutPlan()),
+                sourceId -> takenByOthers()
+                        .filter(taken -> taken.sourceId().equals(sourceId))
+                        .findFirst(),
                 now);
         CarryStation carry = new CarryStation();
         CleanStation clean = new CleanStation();
@@ -219,9 +224,26 @@ public final class Course {
         return openings().stream().map(Opening::heat).toList();
     }
 
-    /** The best way to open it by each source, the best of all first. */
+    /** The best way to open it by each source: what can begin now first, the best of that first. */
     public List<Opening> openings() {
-        return planning.openings(heatQuestion());
+        Set<String> taken = takenIds();
+        return planning.openings(heatQuestion()).stream()
+                .sorted(Comparator.comparing(opening -> !opening.feasible() ? 2 : opening.uses(taken) ? 1 : 0))
+                .toList();
+    }
+
+    /** What other devices lie on now. */
+    public Stream<SourceTaken> takenByOthers() {
+        Optional<Soak> own = HeatState.of(state).runningSoak();
+        return planning.taken().stream()
+                .filter(taken -> taken.at(now))
+                .filter(taken -> own.filter(soak -> soak.sourceId().equals(taken.sourceId())
+                                && soak.startedAt().equals(taken.since()))
+                        .isEmpty());
+    }
+
+    private Set<String> takenIds() {
+        return takenByOthers().map(SourceTaken::sourceId).collect(Collectors.toUnmodifiableSet());
     }
 
     /**
@@ -276,6 +298,7 @@ public final class Course {
                 handNPerMm(),
                 List.copyOf(SeparateState.of(state).freed()),
                 soaks,
+                takenIds(),
                 soaks.isEmpty() ? Instant.EPOCH : Instant.ofEpochSecond(now.getEpochSecond() / 10 * 10)));
     }
 

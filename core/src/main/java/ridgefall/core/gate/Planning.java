@@ -2,12 +2,14 @@ package ridgefall.core.gate;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState.Soak;
+import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
@@ -29,6 +31,11 @@ public interface Planning {
         return Hand.USUAL;
     }
 
+    /** What devices lie on, of all jobs. */
+    default List<SourceTaken> taken() {
+        return List.of();
+    }
+
     /** What the shop reckons in. */
     default String currency() {
         return "EUR";
@@ -41,8 +48,15 @@ public interface Planning {
      * @param handNPerMm what was found at this device meanwhile
      * @param freed in the order it was freed
      * @param soaks what heat it had since it was last closed, in order
+     * @param taken sources that other devices lie on
      */
-    record CutQuestion(HeatQuestion heat, double handNPerMm, List<String> freed, List<Soak> soaks, Instant now) {}
+    record CutQuestion(
+            HeatQuestion heat,
+            double handNPerMm,
+            List<String> freed,
+            List<Soak> soaks,
+            Set<String> taken,
+            Instant now) {}
 
     /** Ways of laying strips on a device, the best first. */
     default List<StripPlan> strips(DeviceProfile profile) {
@@ -65,6 +79,7 @@ public interface Planning {
                 openings(question.heat),
                 question.freed,
                 question.soaks,
+                question.taken,
                 question.now);
     }
 }

@@ -17,7 +17,7 @@ import ridgefall.core.profile.HeatLimits;
  * One plausible bench taken through whatever is done to a device, {@value #STEP_S} s at a time: laid on a source, warmed a
  * stretch at a time, left in the air of the room. For one thread.
  */
-public final class BenchRun {
+public final class BenchRun implements Bench {
     public static final double STEP_S = Benches.STEP_S;
 
     /** Share of the way to the source that a front goes in its first step there, until one was seen. */
@@ -140,12 +140,12 @@ public final class BenchRun {
         return Unknown.bench(device.stack(), source, source.contact(device.condition(), setup), scores.apply(source));
     }
 
-    /** The bond at a position, °C. */
+    @Override
     public double bondC(double positionMm) {
         return HeatQuestion.ROOM_C + ring.bond(state, device.pieces().at(positionMm));
     }
 
-    /** The bond at its coldest over a stretch, °C. */
+    @Override
     public double bondC(EdgeInterval where) {
         double coldest = Double.POSITIVE_INFINITY;
         for (int piece : device.pieces().on(where)) {
@@ -154,7 +154,7 @@ public final class BenchRun {
         return HeatQuestion.ROOM_C + coldest;
     }
 
-    /** What has come nearest to its caution so far, in words. */
+    @Override
     public String nearestLimit() {
         Limit nearest = Arrays.stream(Limit.values())
                 .max(Comparator.comparing(limit -> peakC.get(limit) - limit.cautionC(device.limits())))
@@ -162,12 +162,12 @@ public final class BenchRun {
         return nearest.words() + " gets to {C:" + Math.round(nearest.cautionC(device.limits())) + "}";
     }
 
-    /** Whether everything has kept its stop so far. */
+    @Override
     public boolean keptStops() {
         return Arrays.stream(Limit.values()).allMatch(limit -> peakC.get(limit) <= limit.stopC(device.limits()));
     }
 
-    /** Some steps in the air of the room. */
+    @Override
     public void rest(double seconds) {
         for (int i = 0; i < Benches.steps(seconds); i++) {
             runner.step(state, still);
@@ -176,12 +176,13 @@ public final class BenchRun {
         }
     }
 
+    @Override
     public On on(HeatSource source, Setup setup) {
         return new On(source, setup);
     }
 
     /** A source at the front. */
-    public final class On {
+    public final class On implements AtSource {
         private final Exposure.Over over;
         private final boolean air;
         private final double sourceC;
@@ -196,7 +197,7 @@ public final class BenchRun {
                     .over(ring, bench.contactWPerM2K(), s -> source.kept(s) * rise, true);
         }
 
-        /** One step of it; time goes on. */
+        @Override
         public void step() {
             double before = nowC.get(Limit.DISPLAY);
             runner.step(state, over.between(seconds, seconds + STEP_S));
@@ -208,14 +209,12 @@ public final class BenchRun {
             inAir = false;
         }
 
+        @Override
         public double seconds() {
             return seconds;
         }
 
-        /**
-         * How far over its caution what faces the source would be after one step, K; below zero where it keeps it. A thermometer
-         * at the glass tells as much. It jumps in the first step.
-         */
+        @Override
         public double nextFaceOverK() {
             HeatLimits limits = device.limits();
             double share = inAir ? firstStepShare : FURTHER_STEP_SHARE;
@@ -228,12 +227,12 @@ public final class BenchRun {
         }
     }
 
-    /** How far over its caution the battery is, K; nobody sees it. */
+    @Override
     public double batteryOverK() {
         return nowC.get(Limit.BATTERY) - Limit.BATTERY.cautionC(device.limits());
     }
 
-    /** All of it, one after the other. */
+    @Override
     public void through(List<Act> acts) {
         double owedS = 0;
         for (Act act : acts) {

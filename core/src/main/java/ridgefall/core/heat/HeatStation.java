@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.IntSupplier;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
@@ -30,6 +31,7 @@ import ridgefall.core.profile.ProfileDocument.BatteryReach;
 /** Soaks are offered as the plan says and held back where its spread passes a limit. */
 public final class HeatStation implements StationRoom {
     public static final String TOO_LONG = "heat.limit";
+    public static final String TAKEN = "heat.taken";
 
     private static final Set<Class<? extends Fact>> DURING_A_SOAK =
             Set.of(HeatFact.SoakEnded.class, HeatFact.SettingChanged.class, HeatFact.LyingChanged.class);
@@ -48,6 +50,7 @@ public final class HeatStation implements StationRoom {
     private final Predicate<JobState> live;
     private final Predicate<HeatFact.SoakStarted> planned;
     private final IntSupplier workable;
+    private final Function<String, Optional<SourceTaken>> taken;
     private final Instant now;
 
     /**
@@ -56,6 +59,7 @@ public final class HeatStation implements StationRoom {
      * @param live whether the device must be treated as live
      * @param planned whether a soak is one that the way round has been planned with
      * @param workable for how long the bond will be, s, once it comes off the source where it lies
+     * @param taken what another device lies on, by the id of the source
      */
     public HeatStation(
             Supplier<HeatQuestion> question,
@@ -63,12 +67,14 @@ public final class HeatStation implements StationRoom {
             Predicate<JobState> live,
             Predicate<HeatFact.SoakStarted> planned,
             IntSupplier workable,
+            Function<String, Optional<SourceTaken>> taken,
             Instant now) {
         this.question = question;
         this.ranked = ranked;
         this.live = live;
         this.planned = planned;
         this.workable = workable;
+        this.taken = taken;
         this.now = now;
     }
 
@@ -175,17 +181,24 @@ public final class HeatStation implements StationRoom {
         boolean again = stillWarm(state, now);
         Setup setup = plan.setup();
         boolean air = plan.source().kind().air();
+        Optional<String> waits = taken(plan.source());
         Step step = Step.open(
                 id,
                 station,
                 title,
-                plan.feasible()
-                        ? (air
-                                ? LED.get(setup.sweep()) + "; the timer starts with this tap"
-                                : "face down and flat; the timer starts with this tap")
-                        : "no source of this bench softens the bond within the limits",
+                !plan.feasible()
+                        ? "no source of this bench softens the bond within the limits"
+                        : waits.orElse((air ? LED.get(setup.sweep()) : "face down and flat")
+                                + "; the timer starts with this tap"),
                 begin(plan, again));
-        return plan.feasible() ? step : step.leading(Step.Lead.REASONS);
+        return plan.feasible() && waits.isEmpty() ? step : step.leading(Step.Lead.REASONS);
+    }
+
+    /** That another device lies on a source, and for how long, in words. */
+    public Optional<String> taken(HeatSource source) {
+        return taken.apply(source.id())
+                .map(other ->
+                        other.whose() + " lies on " + source.name() + ": free in {s:" + other.secondsLeft(now) + "}");
     }
 
     /** How long it is laid on as planned; what may still be warm from before only as long as one just gone cold. */
@@ -266,7 +279,8 @@ public final class HeatStation implements StationRoom {
 
     @Override
     public Map<String, String> signOffs() {
-        return Map.of(TOO_LONG, "longer or hotter than the limits allow");
+        return Map.of(
+                TOO_LONG, "longer or hotter than the limits allow", TAKEN, "a source that another device lies on");
     }
 
     @Override
@@ -292,6 +306,7 @@ public final class HeatStation implements StationRoom {
                 holds.add(Hold.firm("heat.running", Station.HEAT, "It already lies on a source"));
             }
             holds.addAll(Checks.openSteps(stillAsked(profile, state)));
+            taken(source).ifPresent(words -> holds.add(Hold.overridable(TAKEN, Station.HEAT, words)));
             double latest =
                     planned.test(f) ? Double.POSITIVE_INFINITY : longestSeconds(source, setup, stillWarm(state, now));
             if (f.seconds() > latest + 1) {

@@ -44,9 +44,10 @@ record Timeline(
     /**
      * One source in one setting, from one moment on; a source of null is the air of the room.
      *
+     * @param metS when that source met the front: what cools down on it or is led round it goes on through a change
      * @param beforeC the setting it comes from, or null
      */
-    record Phase(double fromS, HeatSource source, Setup setup, Double beforeC, boolean flat) {}
+    record Phase(double fromS, double metS, HeatSource source, Setup setup, Double beforeC, boolean flat) {}
 
     /** @param soaks of one job in their order, at least one */
     static Timeline of(HeatQuestion question, List<Soak> soaks) {
@@ -98,22 +99,24 @@ record Timeline(
         HeatSource source = question.source(soak.sourceId());
         Setup setup = Setup.of(soak.started());
         boolean flat = true;
-        phases.add(new Phase(fromS, source, setup, null, true));
+        phases.add(new Phase(fromS, fromS, source, setup, null, true));
         for (Happening happening : soak.happened()) {
             double at = fromS + happening.seconds();
             if (happening.fact() instanceof HeatFact.SettingChanged f) {
-                phases.add(new Phase(at, source, setup.at(f.settingC()), setup.settingC(), flat));
+                phases.add(new Phase(at, fromS, source, setup.at(f.settingC()), setup.settingC(), flat));
                 setup = setup.at(f.settingC());
             } else if (happening.fact() instanceof HeatFact.LyingChanged f) {
-                flat = f.flat();
-                phases.add(new Phase(at, source, setup, null, flat));
+                if (f.flat() != flat) {
+                    flat = f.flat();
+                    phases.add(new Phase(at, fromS, source, setup, null, flat));
+                }
             } else {
                 tried.add(new Happening(at, happening.fact()));
             }
         }
         if (!soak.running()) {
             double ended = fromS + seconds(Duration.between(soak.startedAt(), soak.endedAt()));
-            phases.add(new Phase(ended, null, null, null, true));
+            phases.add(new Phase(ended, ended, null, null, null, true));
         }
     }
 
@@ -124,10 +127,16 @@ record Timeline(
         for (int i = 0; i < phases.size(); i++) {
             Phase phase = phases.get(i);
             double ends = i + 1 < phases.size() ? phases.get(i + 1).fromS() : Double.POSITIVE_INFINITY;
-            acts.add(new Act(
-                    phase.source(),
-                    phase.setup(),
-                    Math.min(FORGETS_S, Math.max(0, Math.min(ends, untilS) - phase.fromS()))));
+            double seconds = Math.min(FORGETS_S, Math.max(0, Math.min(ends, untilS) - phase.fromS()));
+            Act before = acts.isEmpty() ? null : acts.get(acts.size() - 1);
+            boolean goesOn = before != null
+                    && phase.fromS() > phase.metS()
+                    && phase.setup().equals(before.setup());
+            if (goesOn) {
+                acts.set(acts.size() - 1, new Act(phase.source(), phase.setup(), before.seconds() + seconds));
+            } else {
+                acts.add(new Act(phase.source(), phase.setup(), seconds));
+            }
         }
         return acts;
     }
@@ -162,8 +171,8 @@ record Timeline(
             while (at > 0 && phases.get(at).fromS() > from + STEP_S / 2) {
                 at--;
             }
-            double began = phases.get(at).fromS();
-            Exposure exposure = over.get(at).between(Math.max(0, from - began), Math.max(STEP_S, to - began));
+            double since = phases.get(at).metS();
+            Exposure exposure = over.get(at).between(Math.max(0, from - since), Math.max(STEP_S, to - since));
             return phases.get(at).source() == null ? exposure : met.computeIfAbsent(exposure, touching);
         };
         double[][] bondC = new double[steps + 1][];
@@ -212,11 +221,12 @@ record Timeline(
         double before = phase.beforeC() == null
                 ? rise
                 : bench.riseK(source, phase.setup(), phase.beforeC(), HeatQuestion.ROOM_C);
+        double since = phase.fromS() - phase.metS();
         return new Meeting(device, source, phase.setup(), STEP_S, SPOTS)
                 .over(
                         ring,
                         bench.contactWPerM2K(),
-                        s -> source.kept(s) * (rise + (before - rise) * source.lagging(s)),
+                        s -> source.kept(s) * (rise + (before - rise) * source.lagging(s - since)),
                         phase.flat());
     }
 

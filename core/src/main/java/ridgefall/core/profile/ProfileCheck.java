@@ -40,6 +40,9 @@ public final class ProfileCheck {
 
     private static final double TOUCH_MM = 1e-6;
 
+    /** An order is worked out exactly up to so many. */
+    private static final int MOST_CLIPS = 24;
+
     /** @param path names joined by slashes; entries of lists by their id */
     public record Flaw(String path, String value, String allowed) {}
 
@@ -145,11 +148,19 @@ public final class ProfileCheck {
         if (front.hinge().isCorner()) {
             flaw("front/hinge", front.hinge(), "an edge, not a corner");
         }
-        boolean clips = document.features().stream().anyMatch(f -> f.kind() == EdgeFeature.Kind.CLIP);
+        long clips = document.features().stream()
+                .filter(f -> f.kind() == EdgeFeature.Kind.CLIP)
+                .count();
         if (front.holding() == Holding.BONDED && front.adhesive() == null) {
             flaw("front/adhesive", "missing", "what a bonded front is held by");
-        } else if (front.holding() == Holding.CLIPPED && !clips) {
+        } else if (front.holding() == Holding.CLIPPED && clips == 0) {
             flaw("features", "no clip", "at least one clip for a front that is held by clips");
+        }
+        if (clips > MOST_CLIPS) {
+            flaw(
+                    "features",
+                    clips + " clips",
+                    "at most " + MOST_CLIPS + ": draw neighbours that come off together as one");
         }
         if (document.repairs().isEmpty()) {
             flaw("repairs", "none", "at least one repair");

@@ -15,8 +15,10 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument.Cover;
+import ridgefall.core.separate.ClipMap;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact;
@@ -28,6 +30,7 @@ public final class SealStation implements StationRoom {
     public static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
     private static final int PRESSING_S = 120;
     private static final String STRAIGHT = "seal.straight";
+    private static final String CLIPS = "seal.clips-";
 
     private final List<StationRoom> inside;
     private final StationRoom test;
@@ -49,13 +52,20 @@ public final class SealStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(before(profile, state));
-        Step seal = Step.open(
-                "seal.seal",
-                Station.SEAL,
-                "Seat the front",
-                profile.placeName(profile.hinge())
-                        + " first, nothing pinched; press from the corners along the edges until flush",
-                Step.go("Sealed", new SealFact.Sealed()));
+        Step seal = profile.bonded()
+                ? Step.open(
+                        "seal.seal",
+                        Station.SEAL,
+                        "Seat the front",
+                        profile.placeName(profile.hinge())
+                                + " first, nothing pinched; press from the corners along the edges until flush",
+                        Step.go("Sealed", new SealFact.Sealed()))
+                : Step.open(
+                        "seal.seal",
+                        Station.SEAL,
+                        "Closed all round",
+                        "a nail finds no gap anywhere, and no gasket looks out",
+                        Step.go("Closed", new SealFact.Sealed()));
         steps.add(SealState.of(state).sealedAt().isPresent() ? seal.answered("sealed") : seal);
         if (!profile.bonded()) {
             return steps;
@@ -102,7 +112,32 @@ public final class SealStation implements StationRoom {
         }
         steps.add(Checks.check(
                 state, "seal.dust", "No dust, no film, no tool inside", "low light along the glass", "Clean"));
+        if (!profile.bonded()) {
+            steps.addAll(clips(profile, state));
+        }
         return steps;
+    }
+
+    /** The way back round, edge by edge as the map of the clips goes. */
+    private static List<Step> clips(DeviceProfile profile, JobState state) {
+        List<Step> steps = new ArrayList<>();
+        for (ClipMap.Closing edge : new ClipMap(profile).closing()) {
+            List<EdgeFeature> clips = edge.clips();
+            steps.add(Checks.check(
+                    state,
+                    CLIPS + (steps.size() + 1),
+                    "Press home the " + profile.placeName(edge.edge()) + ": " + clips.size()
+                            + (clips.size() == 1 ? " clip" : " clips"),
+                    "from " + at(profile, clips.get(0))
+                            + (clips.size() == 1 ? "" : " to " + at(profile, clips.get(clips.size() - 1)))
+                            + ", a click each; one that will not go has gasket, cable or a broken piece beneath",
+                    "All clicked"));
+        }
+        return steps;
+    }
+
+    private static String at(DeviceProfile profile, EdgeFeature clip) {
+        return PlaceWords.at(profile, ClipMap.middleMm(profile, clip));
     }
 
     /** As many as came out; wherever a device is closed, sealed or not. */
@@ -190,7 +225,11 @@ public final class SealStation implements StationRoom {
             return Checks.openSteps(test.steps(profile, state));
         }
         if (fact instanceof JobFact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of("seal.dust", STRAIGHT));
+            List<String> ids = new ArrayList<>(List.of("seal.dust", STRAIGHT));
+            if (!profile.bonded()) {
+                clips(profile, state).forEach(step -> ids.add(step.id()));
+            }
+            Checks.known("checkId", f.checkId(), ids);
         } else if (fact instanceof JobFact.TimerStarted
                 && SealState.of(state).sealedAt().isEmpty()) {
             return List.of(Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
+import ridgefall.core.heat.Bench;
 import ridgefall.core.heat.BenchRun;
 import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.HeatSource;
@@ -25,7 +26,7 @@ final class BenchWarmth implements Warmth {
     /** Where one stretch goes on and the next begins there may be a little between them. */
     private static final double TOUCH_MM = 0.5;
 
-    private final BenchRun bench;
+    private final Bench bench;
     private final Turn turn;
     private final Means means;
     private final double untilC;
@@ -43,7 +44,7 @@ final class BenchWarmth implements Warmth {
      *
      * @param giveUpS whoever is not through by then is of no interest; infinite to go all the way
      */
-    static BenchWarmth planned(BenchRun bench, Turn turn, Cutting cutting, Means means, double giveUpS) {
+    static BenchWarmth planned(Bench bench, Turn turn, Cutting cutting, Means means, double giveUpS) {
         return new BenchWarmth(bench, turn, cutting, means, giveUpS, null);
     }
 
@@ -51,11 +52,11 @@ final class BenchWarmth implements Warmth {
      * As a hand follows a plan on a bench that is another: it feels the bond and reads the glass, but sees no battery; what is put
      * back on its source lies there for as long as it was told.
      */
-    static BenchWarmth followed(BenchRun bench, Turn turn, Cutting cutting, Means means, double againSeconds) {
+    static BenchWarmth followed(Bench bench, Turn turn, Cutting cutting, Means means, double againSeconds) {
         return new BenchWarmth(bench, turn, cutting, means, Double.POSITIVE_INFINITY, againSeconds);
     }
 
-    private BenchWarmth(BenchRun bench, Turn turn, Cutting cutting, Means means, double giveUpS, Double toldS) {
+    private BenchWarmth(Bench bench, Turn turn, Cutting cutting, Means means, double giveUpS, Double toldS) {
         this.bench = bench;
         this.turn = turn;
         this.means = means;
@@ -112,7 +113,7 @@ final class BenchWarmth implements Warmth {
             return false;
         }
         Setup setup = means.setup().over(stroke);
-        BenchRun.On on = bench.on(means.source(), setup);
+        Bench.AtSource on = bench.on(means.source(), setup);
         if (!allowed(on)) {
             return false;
         }
@@ -136,7 +137,7 @@ final class BenchWarmth implements Warmth {
         List<EdgeInterval> meant = means.air() ? List.of(stroke(ahead, clockwise)) : ahead;
         Setup setup = means.air() ? means.setup().over(meant.get(0)) : means.setup();
         sinceWarmS = 0;
-        BenchRun.On on = bench.on(means.source(), setup);
+        Bench.AtSource on = bench.on(means.source(), setup);
         if (!allowed(on)) {
             return Optional.empty();
         }
@@ -158,7 +159,7 @@ final class BenchWarmth implements Warmth {
         return Optional.of(new Warming(means.source(), setup, on.seconds()));
     }
 
-    private boolean allowed(BenchRun.On on) {
+    private boolean allowed(Bench.AtSource on) {
         return on.nextFaceOverK() < -means.shortOfCautionK()
                 && (toldS != null || bench.batteryOverK() < -means.shortOfCautionK());
     }
@@ -190,7 +191,7 @@ final class BenchWarmth implements Warmth {
         return acts;
     }
 
-    BenchRun bench() {
+    Bench bench() {
         return bench;
     }
 }

@@ -100,6 +100,12 @@ public record CutPlan(
                                         stretches.stream().map(Stretch::id).toList())));
     }
 
+    /** Where a flag of tape goes on the tool of a move, from its tip. */
+    public double markMm(Move move) {
+        double tool = move.pickMm() == null ? CutPlanner.BLADE_MM : move.pickMm();
+        return PickMark.mm(stretch(move.stretchId()).depthMm(), tool);
+    }
+
     /** Whether air is held on it while it is cut. */
     public boolean airOn() {
         return moves.stream().anyMatch(move -> move.airShare() > 0);

@@ -1,6 +1,7 @@
 package ridgefall.core.separate;
 
 import java.util.List;
+import java.util.Set;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.Setup;
@@ -69,6 +70,13 @@ public record Opening(
                 && soak.sourceId().equals(heat.source().id())
                 && Setup.of(soak).equals(heat.setup())
                 && soak.seconds() <= heat.soakSeconds() + 1;
+    }
+
+    /** Whether it is warmed by one of these at some time. */
+    public boolean uses(Set<String> sourceIds) {
+        return !stretches && sourceIds.contains(heat.source().id())
+                || (cut.warmings() > 0 || airOnTheWay())
+                        && sourceIds.contains(means.source().id());
     }
 
     boolean cold() {

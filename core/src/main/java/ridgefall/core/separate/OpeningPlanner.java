@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import ridgefall.core.heat.BenchRun;
@@ -98,15 +99,17 @@ public final class OpeningPlanner {
      * @param openings the ranked ones
      * @param freedInOrder ids of stretches already free, the latest last
      * @param soaks what heat it had, in order; one that runs goes on for as long as it was meant to
+     * @param taken ids of sources that other devices lie on: others are taken up instead, where the bench owns any
      */
     public static CutPlan onward(
-            HeatQuestion question, List<Opening> openings, List<String> freedInOrder, List<Soak> soaks, Instant now) {
+            HeatQuestion question,
+            List<Opening> openings,
+            List<String> freedInOrder,
+            List<Soak> soaks,
+            Set<String> taken,
+            Instant now) {
         CutPlanner.Round round = CutPlanner.round(question, freedInOrder);
-        Opening begun = openings.stream()
-                .filter(opening -> !soaks.isEmpty()
-                        && opening.heat().source().id().equals(soaks.get(0).sourceId()))
-                .findFirst()
-                .orElse(openings.get(0));
+        Opening begun = begun(openings, soaks, taken);
         if (BenchRun.forgotten(soaks, now) && !begun.stretches()) {
             Warming all = new Warming(
                     begun.heat().source(), begun.heat().setup(), begun.heat().soakSeconds());
@@ -128,6 +131,19 @@ public final class OpeningPlanner {
                         .warmedSince(helps ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now), airOn(soaks))),
                 again.orElse(null),
                 air(question, begun.means()));
+    }
+
+    /** The way it was begun by; once something on it is taken, the best that is not. */
+    private static Opening begun(List<Opening> openings, List<Soak> soaks, Set<String> taken) {
+        Opening begun = openings.stream()
+                .filter(opening -> !soaks.isEmpty()
+                        && opening.heat().source().id().equals(soaks.get(0).sourceId()))
+                .findFirst()
+                .orElse(openings.get(0));
+        return Stream.concat(Stream.of(begun), openings.stream().filter(Opening::feasible))
+                .filter(opening -> !opening.uses(taken))
+                .findFirst()
+                .orElse(begun);
     }
 
     /** As warm as the bond is reckoned to be where the pick is, °C; nothing where all is free or it was never warmed. */

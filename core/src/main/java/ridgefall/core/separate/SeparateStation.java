@@ -1,14 +1,13 @@
 package ridgefall.core.separate;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
@@ -122,7 +121,7 @@ public final class SeparateStation implements StationRoom {
         return soak.started().where() != null;
     }
 
-    private static Step warm(DeviceProfile profile, Warming warming, boolean clockwise) {
+    private Step warm(DeviceProfile profile, Warming warming, boolean clockwise) {
         EdgeInterval where = warming.setup().where();
         String title = "Warm it again";
         String hint = "face down and flat; the timer starts with this tap";
@@ -135,7 +134,7 @@ public final class SeparateStation implements StationRoom {
                 "separate.warm",
                 Station.SEPARATE,
                 title,
-                hint,
+                heat.taken(warming.source()).orElse(hint),
                 HeatStation.begin(warming.source(), warming.setup(), seconds(warming)),
                 HeatStation.GOES_IN);
     }
@@ -199,36 +198,59 @@ public final class SeparateStation implements StationRoom {
                 .toList();
     }
 
-    /** Clip by clip round the edge; those on the hinge edge come last. */
+    /** Clip by clip, in the order of the map. */
     private static List<Step> unclipping(DeviceProfile profile, JobState state) {
-        List<Step> steps = clips(profile)
-                .map(clip -> {
-                    Step free = Step.open(
-                            "separate." + clip.id(),
-                            Station.SEPARATE,
-                            "Unclip " + clip.words() + ": "
-                                    + PlaceWords.at(
-                                            profile, profile.edge().turn().middle(clip.where())),
-                            profile.entrySeam() + "; a broken clip: every piece out of the body",
-                            Step.go("Free", new SeparateFact.StretchFreed(clip.id())));
-                    return SeparateState.of(state).freed().contains(clip.id()) ? free.answered("free") : free;
-                })
-                .collect(Collectors.toCollection(ArrayList::new));
+        List<Step> steps = new ArrayList<>();
+        List<String> freed = SeparateState.of(state).freed();
+        for (EdgeFeature clip : profile.features()) {
+            if (freed.contains(clip.id())) {
+                steps.add(unclip(profile, clip, null).answered("free"));
+            }
+        }
+        for (ClipMap.Move move : new ClipMap(profile).moves(freed)) {
+            steps.add(unclip(profile, move.clip(), hint(profile, move)));
+        }
         steps.add(opening(profile, state));
         steps.addAll(wedges(profile, state, Station.SEPARATE));
         return steps;
     }
 
-    private static Stream<EdgeFeature> clips(DeviceProfile profile) {
-        return profile.features().stream()
-                .filter(feature -> feature.kind() == EdgeFeature.Kind.CLIP)
-                .sorted(Comparator.comparing((EdgeFeature clip) ->
-                                profile.edge().landmarkAt(clip.where().fromMm()) == profile.hinge())
-                        .thenComparing(clip -> clip.where().fromMm()));
+    private static Step unclip(DeviceProfile profile, EdgeFeature clip, String hint) {
+        String id = "separate." + clip.id();
+        double at = ClipMap.middleMm(profile, clip);
+        return Step.open(
+                id,
+                Station.SEPARATE,
+                "Unclip " + placed(clip.words(), PlaceWords.at(profile, at)),
+                hint,
+                Step.go("Free", new SeparateFact.StretchFreed(clip.id())),
+                Step.other(
+                        "It broke",
+                        new DamageFact.MishapSeen(DamageFact.Mishap.CLIP_BROKEN, (double) Math.round(at), id)));
+    }
+
+    /** "clip 2 of the handle edge, 67 mm from the strap edge": the edge is said once. */
+    private static String placed(String words, String place) {
+        int comma = place.indexOf(',');
+        boolean saidOnce = comma > 0 && words.endsWith(place.substring(0, comma));
+        return words + (saidOnce ? place.substring(comma) : ": " + place);
+    }
+
+    private static String hint(DeviceProfile profile, ClipMap.Move move) {
+        List<String> words = new ArrayList<>();
+        words.add((move.newEntry() ? "begin here: " : "") + profile.entrySeam() + ", no deeper than {most:"
+                + move.clip().allowedDepthMm() + "}");
+        if (!move.beneath().isEmpty()) {
+            words.add("beneath: " + move.beneath().get(0).told());
+        }
+        if (move.stiff()) {
+            words.add("the front gives little beside a corner: clips break here");
+        }
+        return String.join("; ", words);
     }
 
     private static List<Hold> clipHolds(Fact fact, DeviceProfile profile, JobState state) {
-        List<String> ids = clips(profile).map(EdgeFeature::id).toList();
+        List<String> ids = new ClipMap(profile).ids();
         if (fact instanceof SeparateFact.StretchFreed f) {
             Checks.known("stretchId", f.stretchId(), ids);
         } else if (fact instanceof SeparateFact.FrontOpened

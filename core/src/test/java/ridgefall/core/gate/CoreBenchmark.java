@@ -2,6 +2,7 @@ package ridgefall.core.gate;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -54,7 +55,7 @@ public class CoreBenchmark {
     /** The way on after something has happened, from the heat it had until now; target 300 ms. */
     @Benchmark
     public CutPlan wayOnFromWhereTheBenchStands() {
-        return OpeningPlanner.onward(question, openings, List.of("top-1"), soaked, began.plusSeconds(300));
+        return OpeningPlanner.onward(question, openings, List.of("top-1"), soaked, Set.of(), began.plusSeconds(300));
     }
 
     /** Folding a late job's journal and asking all twelve stations, plans at hand. */

@@ -68,7 +68,10 @@ class EveryDeviceTest {
         List<String> functions = device.functions().stream().map(f -> f.id()).toList();
         assertThat(ids.stream().filter(id -> id.startsWith("before.") || id.startsWith("after.")))
                 .allMatch(id -> functions.contains(id.substring(id.indexOf('.') + 1)));
-        assertThat(ids.stream().filter(id -> id.startsWith("seal.")).map(id -> id.substring(5)))
+        assertThat(ids.stream().anyMatch(id -> id.startsWith("seal.clips-"))).isEqualTo(!device.bonded());
+        assertThat(ids.stream()
+                        .filter(id -> id.startsWith("seal.") && !id.startsWith("seal.clips-"))
+                        .map(id -> id.substring(5)))
                 .isSubsetOf(Stream.concat(
                                 device.covers().stream().map(cover -> cover.id()),
                                 Stream.of("screws", "dust", "seal", "press", "straight"))

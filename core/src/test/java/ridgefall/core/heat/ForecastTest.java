@@ -61,6 +61,54 @@ class ForecastTest {
         assertThat(forecast(WHOLE, running()).latestSeconds()).isCloseTo(plan.latestSeconds(), within(30.0));
     }
 
+    /** Somebody says that it lies flat while it does: a pad goes on cooling and a nozzle goes on round. */
+    @Test
+    void whatIsToldAndChangesNothingMovesNothing() {
+        HeatSource bag = new HeatSource("bag-1", "Warmed bag", HeatSource.Kind.REUSABLE_PAD, 40, 90, 600, null, null);
+        HeatQuestion question = new HeatQuestion(
+                QUIRE, FrontCondition.INTACT, List.of(), List.of(), List.of(bag, WHOLE.source("air-2")));
+        for (SoakStarted started : List.of(
+                new SoakStarted("bag-1", 85, 300, null, null, HeatFact.Sweep.FACE),
+                new SoakStarted("air-2", 160, 300, 3.0, 60.0, HeatFact.Sweep.ROUND))) {
+            Soak still = new Soak(1, started, AT, null, List.of());
+            Soak told = new Soak(1, started, AT, null, List.of(new Happening(130, new HeatFact.LyingChanged(true))));
+            assertThat(forecast(question, told).curve())
+                    .isEqualTo(forecast(question, still).curve());
+            BenchRun asTold = BenchRun.after(question, List.of(told), AT.plusSeconds(200));
+            BenchRun as = BenchRun.after(question, List.of(still), AT.plusSeconds(200));
+            assertThat(asTold.bondC(10)).isEqualTo(as.bondC(10));
+        }
+    }
+
+    private static double bondC(Forecast forecast, double seconds) {
+        return forecast.curve().stream()
+                .filter(point -> point.seconds() == seconds)
+                .findFirst()
+                .orElseThrow()
+                .bondC()
+                .p50();
+    }
+
+    /** It slipped and lies flat again at once: the bag is no warmer for it. */
+    @Test
+    void aPadGoesOnCoolingThroughAChange() {
+        HeatSource bag = new HeatSource("bag-1", "Warmed bag", HeatSource.Kind.REUSABLE_PAD, 40, 90, 300, null, null);
+        HeatQuestion question = new HeatQuestion(QUIRE, FrontCondition.INTACT, List.of(), List.of(), List.of(bag));
+        SoakStarted started = new SoakStarted("bag-1", 85, 600, null, null, HeatFact.Sweep.FACE);
+        Forecast still = forecast(question, new Soak(1, started, AT, null, List.of()));
+        Forecast slipped = forecast(
+                question,
+                new Soak(
+                        1,
+                        started,
+                        AT,
+                        null,
+                        List.of(
+                                new Happening(200, new HeatFact.LyingChanged(false)),
+                                new Happening(201, new HeatFact.LyingChanged(true)))));
+        assertThat(bondC(slipped, 600)).isCloseTo(bondC(still, 600), within(0.6));
+    }
+
     private static Forecast told(double readyS, double latestS) {
         Band ready = new Band(readyS - 20, readyS, readyS + 30);
         return new Forecast(1, true, 58, ready, latestS, Double.POSITIVE_INFINITY, 1, List.of(), List.of());

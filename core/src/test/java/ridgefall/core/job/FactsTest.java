@@ -41,7 +41,7 @@ class FactsTest {
     private static final FactWords WORDS = FactWords.of(
             ShippedBook.quire11(),
             List.of(),
-            List.of(new HeatStation(null, null, null, null, null, null)),
+            List.of(new HeatStation(null, null, null, null, null, null, null)),
             List.of(),
             List.of(new Entry(7, Instant.EPOCH, "Ansa Orrick", Role.TECHNICIAN, new DentMarked(new Point(3, 4)))));
     private static final UUID ID = new UUID(0, 1);
