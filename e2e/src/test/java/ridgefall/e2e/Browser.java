@@ -591,9 +591,9 @@ final class Browser implements AutoCloseable {
         await("an end of “" + text + "”", "!document.body.innerText.includes(args[0])", text);
     }
 
-    /** Until no clock runs for what is in hand here; other jobs' clocks are in sight too. */
-    void awaitNoClock() {
-        await("an end of the clock", "!document.querySelector('footer [role=timer]')");
+    void awaitStepAfter(String stepId) {
+        await("a step after " + stepId, NEXT_STEP + " !== args[0]", stepId);
+        awaitAnswers();
     }
 
     void awaitStep(String stepId) {

@@ -6,7 +6,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
-/** A recipe from elsewhere is judged before anybody warms by it. */
+/** Recipes, and what is done with one source after the other; here one journey at a time takes up the air. */
 @ExtendWith(RunningProduct.class)
 class HeatTest {
 
@@ -37,12 +37,46 @@ class HeatTest {
         bench.awaitText("stretches hold");
         bench.awaitText("Hot air gun at 200 °C while you cut; glass below 78 °C");
         bench.awaitText("Free already");
+        String cut = bench.nextStep();
         bench.tap("1");
-        bench.awaitNoClock();
-        bench.awaitAnswers();
+        bench.awaitStepAfter(cut);
         assertThat(bench.nextStep()).startsWith("separate.");
         bench.click("Done with the air?");
         bench.click("Air off");
         bench.awaitText("Bond workable");
+    }
+
+    /** A plate warms it all; what has gone cold under the pick is warmed by air that stays on while it is cut. */
+    @Test
+    void afterAPlateAirWarmsWhatHasGoneColdUnderThePick(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Plate hut", "cracked");
+        bench.skipTo("heat.soak");
+        bench.click("Sources and recipes");
+        bench.clickIn("Plate 1", "Take");
+        bench.awaitText("Hot air gun");
+        bench.click("Start with this");
+        bench.awaitText("Soaking on Plate 1");
+        bench.tap("1");
+        bench.awaitText("Cut the");
+        bench.click("Gone cold? Warm it again");
+        bench.click(": begin");
+        bench.awaitText("Warming a stretch");
+        bench.awaitText("while you cut; glass below");
+    }
+
+    @Test
+    void aDryerIsEnoughForAPlasticBezel(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Dryer hut", "no touch");
+        bench.skipTo("heat.soak");
+        bench.click("Sources and recipes");
+        bench.clickIn("Hair dryer", "Take");
+        bench.awaitText("the first stretch");
+        bench.click("Start with this");
+        bench.awaitText("Warming a stretch");
+        bench.awaitText("Hair dryer at 90 °C while you cut");
+        String cut = bench.nextStep();
+        bench.tap("1");
+        bench.awaitStepAfter(cut);
+        assertThat(bench.nextStep()).startsWith("separate.");
     }
 }

@@ -50,38 +50,4 @@ class OpeningTest {
                         .toString())
                 .contains("Pick marks, Pellow Dial 41", "$INSUNITS");
     }
-
-    /** A plate warms it all; what has gone cold under the pick is warmed by air that stays on while it is cut. */
-    @Test
-    void afterAPlateAirWarmsWhatHasGoneColdUnderThePick(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Plate hut", "cracked");
-        bench.skipTo("heat.soak");
-        bench.click("Sources and recipes");
-        bench.clickIn("Plate 1", "Take");
-        bench.awaitText("Hot air gun");
-        bench.click("Start with this");
-        bench.awaitText("Soaking on Plate 1");
-        bench.tap("1");
-        bench.awaitText("Cut the");
-        bench.click("Gone cold? Warm it again");
-        bench.click(": begin");
-        bench.awaitText("Warming a stretch");
-        bench.awaitText("while you cut; glass below");
-    }
-
-    @Test
-    void aDryerIsEnoughForAPlasticBezel(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Dryer hut", "no touch");
-        bench.skipTo("heat.soak");
-        bench.click("Sources and recipes");
-        bench.clickIn("Hair dryer", "Take");
-        bench.awaitText("the first stretch");
-        bench.click("Start with this");
-        bench.awaitText("Warming a stretch");
-        bench.awaitText("Hair dryer at 90 °C while you cut");
-        bench.tap("1");
-        bench.awaitNoClock();
-        bench.awaitAnswers();
-        assertThat(bench.nextStep()).startsWith("separate.");
-    }
 }

@@ -226,10 +226,13 @@ public final class Course {
 
     /** The best way to open it by each source: what can begin now first, the best of that first. */
     public List<Opening> openings() {
+        List<Opening> ranked = planning.openings(heatQuestion());
         Set<String> taken = takenIds();
-        return planning.openings(heatQuestion()).stream()
-                .sorted(Comparator.comparing(opening -> !opening.feasible() ? 2 : opening.uses(taken) ? 1 : 0))
-                .toList();
+        return taken.isEmpty()
+                ? ranked
+                : ranked.stream()
+                        .sorted(Comparator.comparing(opening -> !opening.feasible() ? 2 : opening.uses(taken) ? 1 : 0))
+                        .toList();
     }
 
     /** What other devices lie on now. */
