@@ -592,7 +592,7 @@ final class Browser implements AutoCloseable {
     }
 
     void awaitStepAfter(String stepId) {
-        await("a step after " + stepId, NEXT_STEP + " !== args[0]", stepId);
+        await("a step after " + stepId, "(" + NEXT_STEP + " ?? args[0]) !== args[0]", stepId);
         awaitAnswers();
     }
 

@@ -298,7 +298,8 @@ public final class OpeningPlanner {
                 .flatMap(Cut::warmings)
                 .mapToDouble(Warming::seconds)
                 .average()
-                .orElse(0);
+                // What was not meant to go cold, and does.
+                .orElse(heat.reheatSeconds());
         List<Followed> followed = BenchRun.spread(question, heat.source(), BENCHES)
                 .parallel()
                 .map(bench -> followed(candidate, bench, againSeconds))
