@@ -1297,11 +1297,11 @@ export interface components {
       };
       /** Format: double */
       qualityValue: number;
-      charset: string;
+      concrete: boolean;
       wildcardType: boolean;
       wildcardSubtype: boolean;
       subtypeSuffix: string;
-      concrete: boolean;
+      charset: string;
     };
     AttachmentView: {
       /** Format: uuid */
@@ -2200,11 +2200,12 @@ export interface components {
       id: string;
       words: string;
       /** Format: double */
-      fromMm: number;
+      heldFromMm: number;
       /** Format: double */
-      lengthMm: number;
-      /** Format: double */
-      depthMm: number;
+      heldMm: number;
+      /** Format: int32 */
+      closes: number;
+      closedBy: string;
       /** Format: int32 */
       turn: number | null;
       beneath: string[];
@@ -2214,7 +2215,6 @@ export interface components {
     ClipsView: {
       clips: components["schemas"]["ClipView"][];
       towards: string | null;
-      entrySeam: string;
       opensOn: string;
       /** Format: int32 */
       greatestOpeningDeg: number;

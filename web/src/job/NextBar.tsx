@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import { RotateCcw } from "lucide-react";
 import { Link } from "react-router";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
@@ -5,6 +6,9 @@ import { say, type Units } from "@/units/units";
 import type { LargeAction } from "./largeAction";
 import type { Choice, Job, Step } from "./useJob";
 import { MISHAP_KEYS } from "./useKeys";
+
+/** More letters than fit beside the keys in the largest type. */
+const LONG = 26;
 
 const SIDE =
   "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
@@ -187,7 +191,14 @@ function Lamp({
       <span className="flex items-center gap-2">
         <span className="line-clamp-2">{above}</span> <Key>space</Key>
       </span>
-      <span className="block truncate text-3xl leading-tight font-bold lg:text-4xl">{words}</span>
+      <span
+        className={clsx(
+          "block truncate leading-tight font-bold",
+          words.length > LONG ? "text-2xl" : "text-3xl lg:text-4xl",
+        )}
+      >
+        {words}
+      </span>
       {below && <span className="line-clamp-2 text-[0.95rem] leading-tight">{below}</span>}
     </button>
   );

@@ -1,12 +1,13 @@
 import { Lock } from "lucide-react";
 import type { PanelProps } from "@/job/panel";
+import { ClosingBand } from "./ClosingBand";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { ScrollRegion } from "@/ui/ScrollRegion";
 
 /** The last hold point: the button itself says what still stands in the way. */
-export function SealPanel({ job, choose, signOff }: PanelProps) {
+export function SealPanel({ job, choose, signOff, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
   const step = job.steps.find((s) => s.id === "seal.seal");
   const seal = step?.choices[0];
@@ -17,6 +18,9 @@ export function SealPanel({ job, choose, signOff }: PanelProps) {
   }
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5">
+      {!job.bonded && (
+        <ClosingBand job={job} pointed={pointed} onPoint={onPoint} view={view} onView={onView} />
+      )}
       <h2 className="text-3xl font-bold">
         {sealed ? "The front is closed" : job.bonded ? "Sealing can't be undone" : "Closed clip by clip"}
       </h2>

@@ -1,36 +1,23 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, type Schemas, unwrap } from "@/api/client";
-import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
 import type { Piece } from "@/edge/pieces";
 import { useEdge } from "@/edge/useEdge";
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import { crackPieces, featurePieces } from "@/intake/pieces";
 import type { PanelProps } from "@/job/panel";
-import { useUnits } from "@/session/useSession";
-import { lengthAtMost } from "@/units/units";
-
-type Clips = Schemas["ClipsView"];
+import { type Clips, useClips } from "./useClips";
 
 /** The map of the clips: which comes next and from where, what lies beneath it, how many still hold. */
 export function ClipPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
-  const units = useUnits();
-  const { data: map } = useQuery({
-    queryKey: keys.station(job.id, "clips", job.seq),
-    queryFn: async () =>
-      unwrap(await api.GET("/api/jobs/{jobId}/clips", { params: { path: { jobId: job.id } } })),
-    placeholderData: (before: Clips | undefined) => before,
-  });
+  const map = useClips(job.id, job.seq);
   const edge = useEdge(job.id, view).data;
-  const others = featurePieces(edge).filter((piece) => {
-    const kind = edge?.features.find((feature) => feature.id === piece.id)?.kind;
-    return kind !== "CLIP" && kind !== "GASKET";
-  });
+  const beneath = featurePieces(edge).filter(
+    (piece) => edge?.features.find((feature) => feature.id === piece.id)?.kind !== "GASKET",
+  );
   const picture = useEdgePicture({
     jobId: job.id,
     tracks: [
       { id: "clips", name: "clips", height: 44, pieces: map ? clipPieces(map) : [] },
-      { id: "edge", name: "edge", height: 26, pieces: [...others, ...crackPieces(job.cracks)] },
+      { id: "edge", name: "edge", height: 26, pieces: [...beneath, ...crackPieces(job.cracks)] },
     ],
     foldedTrack: "clips",
     pointed,
@@ -54,15 +41,12 @@ export function ClipPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
             {held === map.clips.length ? "Begin here, then " : ""}
             {map.towards}
           </p>
-          <p className="text-lg leading-snug">
-            {map.entrySeam}; no deeper than {lengthAtMost(next.depthMm, units)}
-          </p>
           {next.beneath.length > 0 && (
             <p className="mt-1 leading-snug font-semibold text-alarm">Beneath: {next.beneath.join("; ")}</p>
           )}
           {next.stiff && (
             <p className="mt-1 leading-snug">
-              Beside a corner the front gives little: lever at the clip, not beside it.
+              Beside a corner the front gives little and clips break: lever at the clip, not beside it.
             </p>
           )}
         </>
@@ -82,8 +66,8 @@ export function ClipPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
 function clipPieces(map: Clips): Piece[] {
   return map.clips.map((clip) => ({
     id: clip.id,
-    from: clip.fromMm,
-    length: clip.lengthMm,
+    from: clip.heldFromMm,
+    length: clip.heldMm,
     tone: clip.broken ? "crack" : clip.turn === null ? "free" : clip.turn === 1 ? "next" : "bond",
     label: clip.turn === null ? "" : String(clip.turn),
     title: `${clip.words}: ${clip.broken ? "broken, " : ""}${clip.turn === null ? "free" : `number ${clip.turn}`}${

@@ -20,6 +20,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -188,7 +189,7 @@ final class Browser implements AutoCloseable {
                 const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
                 const off = async path => {
                   const job = await (await fetch('/api' + path)).json();
-                  const fact = job.steps?.find(s => s.open && s.choices[0]?.fact.type === 'SoakEnded')?.choices[0].fact;
+                  const fact = job.steps?.find(s => s.choices[0]?.fact.type === 'SoakEnded')?.choices[0].fact;
                   if (fact) await fetch('/api' + path + '/facts', {method: 'POST',
                       headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
                       body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq, fact})});
@@ -251,15 +252,20 @@ final class Browser implements AutoCloseable {
     }
 
     private void clickFirst(String xpath) {
-        // What is drawn anew between finding and clicking is found once more; nobody presses what can't be pressed yet.
-        await(() -> {
-            WebElement found = driver.findElement(By.xpath(xpath));
-            if (!found.isEnabled()) {
-                return false;
-            }
-            found.click();
-            return true;
-        });
+        try {
+            // What is drawn anew between finding and clicking is found once more; nobody presses what can't be pressed
+            // yet.
+            await(() -> {
+                WebElement found = driver.findElement(By.xpath(xpath));
+                if (!found.isEnabled()) {
+                    return false;
+                }
+                found.click();
+                return true;
+            });
+        } catch (TimeoutException e) {
+            throw new AssertionError("nothing to press at " + xpath + " in:\n" + text(), e);
+        }
     }
 
     void station(String words) {

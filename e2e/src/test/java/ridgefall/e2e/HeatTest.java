@@ -60,7 +60,7 @@ class HeatTest {
         bench.awaitText("Cut the");
         bench.click("Gone cold? Warm it again");
         bench.click(": begin");
-        bench.awaitText("Warming a stretch");
+        bench.awaitText("Free already");
         bench.awaitText("while you cut; glass below");
     }
 
@@ -73,6 +73,7 @@ class HeatTest {
         bench.awaitText("the first stretch");
         bench.click("Start with this");
         bench.awaitText("Warming a stretch");
+        bench.awaitText("Free already");
         bench.awaitText("Hair dryer at 90 °C while you cut");
         String cut = bench.nextStep();
         bench.tap("1");

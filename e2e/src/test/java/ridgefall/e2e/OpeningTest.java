@@ -36,9 +36,13 @@ class OpeningTest {
     void aWatchIsCutAsDeepAsItsFlagOfTapeLetsThePick(Visit visit) {
         Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 41", "Watch hut", "cracked");
         bench.skipTo("heat.soak");
-        bench.goOn();
+        bench.click("Sources and recipes");
+        bench.clickIn("Plate 2", "Take");
+        bench.awaitText("on Plate 2 at");
+        bench.click("Start with this");
+        bench.awaitText("Soaking on Plate 2");
         bench.tap("1");
-        bench.awaitText("deep at most");
+        bench.awaitStep("separate.warm");
         bench.awaitText("from the tip");
         bench.click("from the tip");
         bench.awaitText("it stops at the glass before it is");

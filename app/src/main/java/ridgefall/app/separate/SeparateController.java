@@ -24,6 +24,7 @@ import ridgefall.core.profile.Beneath;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
+import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.ClipMap;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.PickSheet;
@@ -117,24 +118,25 @@ class SeparateController {
                 ChoiceView.of(SeparateStation.wedge(), who.role()));
     }
 
-    /** @param turn which of those that still hold comes when, from 1; null once free */
+    /**
+     * @param heldFromMm of the edge that it holds
+     * @param turn which of those that still hold comes when, from 1; null once free
+     * @param closes which of all is pressed home when, from 1, and in which step
+     */
     record ClipView(
             String id,
             String words,
-            double fromMm,
-            double lengthMm,
-            double depthMm,
+            double heldFromMm,
+            double heldMm,
+            int closes,
+            String closedBy,
             @Schema(nullable = true) Integer turn,
             List<String> beneath,
             boolean stiff,
             boolean broken) {}
 
     record ClipsView(
-            List<ClipView> clips,
-            @Schema(nullable = true) String towards,
-            String entrySeam,
-            String opensOn,
-            int greatestOpeningDeg) {}
+            List<ClipView> clips, @Schema(nullable = true) String towards, String opensOn, int greatestOpeningDeg) {}
 
     /** The clips that hold a front, and in which order they come free. */
     @GetMapping("/api/jobs/{jobId}/clips")
@@ -149,6 +151,9 @@ class SeparateController {
                 .filter(seen -> seen.mishap() == Mishap.CLIP_BROKEN && seen.positionMm() != null)
                 .map(seen -> Math.round(seen.positionMm()))
                 .toList();
+        List<ClipMap.Closing> closingEdges = map.closing();
+        List<EdgeFeature> closing =
+                closingEdges.stream().flatMap(edge -> edge.clips().stream()).toList();
         List<ClipView> clips = map.moves(List.of()).stream()
                 .map(whole -> {
                     EdgeFeature clip = whole.clip();
@@ -159,9 +164,10 @@ class SeparateController {
                     return new ClipView(
                             clip.id(),
                             clip.words(),
-                            clip.where().fromMm(),
-                            clip.where().lengthMm(),
-                            clip.allowedDepthMm(),
+                            map.held(clip).fromMm(),
+                            map.held(clip).lengthMm(),
+                            closing.indexOf(clip) + 1,
+                            SealStation.closingId(edgeOf(closingEdges, clip)),
                             turn < 0 ? null : turn + 1,
                             whole.beneath().stream().map(Beneath::told).toList(),
                             whole.stiff(),
@@ -174,9 +180,15 @@ class SeparateController {
                         .findFirst()
                         .map(next -> PlaceWords.towards(profile, next.clip().where(), next.clockwise()))
                         .orElse(null),
-                profile.entrySeam(),
                 profile.placeName(profile.hinge()),
                 profile.greatestOpeningDeg());
+    }
+
+    private static int edgeOf(List<ClipMap.Closing> edges, EdgeFeature clip) {
+        return IntStream.range(0, edges.size())
+                .filter(i -> edges.get(i).clips().contains(clip))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Where the tape flags go on the picks for what still holds, at true scale. */

@@ -15,7 +15,6 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.separate.ClipMap;
@@ -122,22 +121,24 @@ public final class SealStation implements StationRoom {
     private static List<Step> clips(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         for (ClipMap.Closing edge : new ClipMap(profile).closing()) {
-            List<EdgeFeature> clips = edge.clips();
+            int count = edge.clips().size();
+            String first = PlaceWords.at(
+                    profile, ClipMap.middleMm(profile, edge.clips().get(0)));
             steps.add(Checks.check(
                     state,
-                    CLIPS + (steps.size() + 1),
-                    "Press home the " + profile.placeName(edge.edge()) + ": " + clips.size()
-                            + (clips.size() == 1 ? " clip" : " clips"),
-                    "from " + at(profile, clips.get(0))
-                            + (clips.size() == 1 ? "" : " to " + at(profile, clips.get(clips.size() - 1)))
+                    closingId(steps.size()),
+                    "Press home the " + profile.placeName(edge.edge()) + ": " + count
+                            + (count == 1 ? " clip" : " clips"),
+                    "begin " + first.substring(first.indexOf(',') + 1).trim()
                             + ", a click each; one that will not go has gasket, cable or a broken piece beneath",
                     "All clicked"));
         }
         return steps;
     }
 
-    private static String at(DeviceProfile profile, EdgeFeature clip) {
-        return PlaceWords.at(profile, ClipMap.middleMm(profile, clip));
+    /** The step that presses home what {@link ClipMap#closing} has at a place. */
+    public static String closingId(int place) {
+        return CLIPS + (place + 1);
     }
 
     /** As many as came out; wherever a device is closed, sealed or not. */

@@ -52,6 +52,11 @@ public final class ClipMap {
      */
     public record Move(EdgeFeature clip, boolean clockwise, boolean newEntry, List<Beneath> beneath, boolean stiff) {}
 
+    /** The edge that a clip holds. */
+    public EdgeInterval held(EdgeFeature clip) {
+        return held.get(clips.indexOf(clip)).where();
+    }
+
     /** Ids, clockwise. */
     public List<String> ids() {
         return clips.stream().map(EdgeFeature::id).toList();

@@ -10,6 +10,9 @@ public final class PickMark {
     /** Tape is laid no finer than this, mm; rounded to the tip. */
     private static final double STEP_MM = 0.5;
 
+    /** Nobody lays it finer. */
+    private static final double BY_EYE_MM = 0.05;
+
     /** Nobody holds a pick steeper at the edge of a glass. */
     static final double STEEPEST_DEG = 30;
 
@@ -34,6 +37,6 @@ public final class PickMark {
     public static double mm(double depthMm, double thicknessMm) {
         double half = thicknessMm / 2;
         double worst = Math.min(STEEPEST_DEG, Math.toDegrees(Math.asin(Math.min(1, half / depthMm))));
-        return Math.floor(mm(depthMm, thicknessMm, worst) / STEP_MM + 1e-9) * STEP_MM;
+        return Math.floor((mm(depthMm, thicknessMm, worst) + BY_EYE_MM) / STEP_MM) * STEP_MM;
     }
 }

@@ -243,9 +243,6 @@ public final class SeparateStation implements StationRoom {
         if (!move.beneath().isEmpty()) {
             words.add("beneath: " + move.beneath().get(0).told());
         }
-        if (move.stiff()) {
-            words.add("the front gives little beside a corner: clips break here");
-        }
         return String.join("; ", words);
     }
 
