@@ -288,9 +288,9 @@ function Taking({
           role="timer"
         >
           <span className="digits text-5xl font-bold lg:text-7xl">{clockWords(left)}</span>
-          <span className="text-xl leading-tight lg:text-2xl">
-            {title}
-            {hint && <small className="hidden text-base text-deep-quiet lg:block">{hint}</small>}
+          <span className="text-xl leading-tight">
+            <span className={clsx("line-clamp-2", title.length <= LONG && "lg:text-2xl")}>{title}</span>
+            {hint && <small className="hidden text-base text-deep-quiet lg:line-clamp-2">{hint}</small>}
           </span>
         </div>
       ) : (

@@ -94,9 +94,6 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                     ] as const)),
               ]}
             />
-            <Button look="quiet" className="-ml-4 underline" onClick={() => setMarking(true)}>
-              tape flag {length(move.markMm, units)} from the tip
-            </Button>
             {marking && (
               <PickMark
                 jobId={job.id}
@@ -142,12 +139,17 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
           </p>
         )}
       </BandAndOutline>
-      <div className="flex min-h-12 flex-wrap items-center gap-x-5 gap-y-2">
-        <p className="text-quiet">
+      <div className="flex min-h-12 items-center gap-x-5">
+        <p className="min-w-0 flex-1 text-quiet">
           {plan.moves.length} of {plan.stretches.length} stretches hold, about {duration(plan.cuttingSeconds)}{" "}
           of cutting{again(plan)}. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Gloves and
           eye protection on.
         </p>
+        {move && (
+          <Button look="quiet" className="shrink-0 underline" onClick={() => setMarking(true)}>
+            tape flag {length(move.markMm, units)} from the tip
+          </Button>
+        )}
         {pointed !== null && !job.closed && (
           <Button
             onClick={() =>
