@@ -24,12 +24,20 @@ export function During({
   const [asking, setAsking] = useState(false);
   return (
     <>
-      {[during.pickGoesIn, during.notYet, during.lying].map((choice) => (
-        <Button key={choice.label} onClick={() => void record(choice.fact, choice.label)}>
+      {(
+        [
+          [during.pickGoesIn, "i"],
+          [during.notYet, "n"],
+          [during.lying, "f"],
+        ] as const
+      ).map(([choice, key]) => (
+        <Button key={choice.label} shortcut={key} onClick={() => void record(choice.fact, choice.label)}>
           {choice.label}
         </Button>
       ))}
-      <Button onClick={() => setAsking(true)}>{during.setting.label}</Button>
+      <Button shortcut="k" onClick={() => setAsking(true)}>
+        {during.setting.label}
+      </Button>
       {!forecast.flat && <span className="font-semibold text-alarm">lies on an edge only</span>}
       {momentOf(forecast, elapsed) === "LIMIT" && (
         <span className="font-semibold text-alarm">take it off: a limit is near</span>

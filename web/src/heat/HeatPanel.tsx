@@ -95,18 +95,24 @@ function Planned({
       rows={rows}
     >
       {chosen && (
-        <Button disabled={!plan.begin.mine || plan.taken !== null} onClick={start}>
+        <Button shortcut="g" disabled={!plan.begin.mine || plan.taken !== null} onClick={start}>
           Start with this
         </Button>
       )}
       {chosen && (
-        <Button look="quiet" onClick={() => setChosen(null)}>
+        <Button shortcut="p" look="quiet" onClick={() => setChosen(null)}>
           Back to the plan
         </Button>
       )}
-      <Button onClick={() => setShown("sources")}>Sources and recipes</Button>
-      {soaks > 0 && <Button onClick={() => setShown("log")}>Last soak, measured</Button>}
-      <Button look="quiet" className="underline" onClick={() => setShown("why")}>
+      <Button shortcut="o" onClick={() => setShown("sources")}>
+        Sources and recipes
+      </Button>
+      {soaks > 0 && (
+        <Button shortcut="l" onClick={() => setShown("log")}>
+          Last soak
+        </Button>
+      )}
+      <Button shortcut="y" look="quiet" onClick={() => setShown("why")}>
         Why?
       </Button>
       <span className="text-quiet">

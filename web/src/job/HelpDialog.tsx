@@ -13,6 +13,7 @@ const KEYS: [string, string][] = [
   ["[  ]", "the station before, the station after"],
   ["b", "back to the bench"],
   ["m", "mute the sounds"],
+  ["a letter", "on a button is that button's key"],
   ["tab", "through everything else; enter taps it"],
 ];
 

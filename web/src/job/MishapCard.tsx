@@ -42,13 +42,14 @@ export function MishapCard({
       <div className="flex flex-wrap gap-2">
         {pointed !== null && pointed !== mishap.positionMm && (
           <Button
+            shortcut="r"
             disabled={!mishap.move.mine}
             onClick={() => onTap(title, answered(mishap.move, { positionMm: pointed }))}
           >
             {mishap.move.label}: {length(pointed, units)}
           </Button>
         )}
-        <Button disabled={!mishap.tell.mine} onClick={() => onTap(title, mishap.tell)}>
+        <Button shortcut="e" disabled={!mishap.tell.mine} onClick={() => onTap(title, mishap.tell)}>
           {mishap.tell.label}
         </Button>
         {!job.closed && <TakePhoto job={job} icon={Camera} id="mishap-photo" words={mishap.words} />}

@@ -55,6 +55,28 @@ describe("keys of the workspace", () => {
     expect(on.choose).toHaveBeenLastCalledWith(step, step.choices[1]);
   });
 
+  it("a letter taps the button in sight that bears it, unless that can't be tapped", () => {
+    keys();
+    const tapped = vi.fn();
+    for (const [shortcut, disabled] of [
+      ["i", false],
+      ["n", true],
+    ] as const) {
+      const button = document.createElement("button");
+      button.setAttribute("aria-keyshortcuts", shortcut);
+      button.disabled = disabled;
+      button.addEventListener("click", () => {
+        tapped(shortcut);
+      });
+      document.body.append(button);
+    }
+    press("n");
+    press("i");
+    press("j");
+    expect(tapped.mock.calls).toEqual([["i"]]);
+    document.body.replaceChildren();
+  });
+
   it("takes a pedal that bounces once", () => {
     const on = keys();
     press(" ");

@@ -17,6 +17,14 @@ function waits(step: Step, timers: Job["timers"], nowS: number): boolean {
   return timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, nowS) > 0;
 }
 
+/** What a button in sight says is its key. */
+function inSight(key: string, once: (tap: () => void) => void): (() => void) | undefined {
+  const button = Array.from(document.querySelectorAll<HTMLButtonElement>("button[aria-keyshortcuts]")).find(
+    (one) => one.getAttribute("aria-keyshortcuts") === key && !one.disabled,
+  );
+  return button && (() => once(() => button.click()));
+}
+
 /** The keyboard path through a job: what a pedal, a gloved knuckle or a fast typist uses. */
 export function useKeys(on: {
   enabled: boolean;
@@ -97,7 +105,9 @@ export function useKeys(on: {
         "[": () => now.onStation(-1),
         "]": () => now.onStation(1),
       };
-      const run = /^[1-9]$/.test(event.key) ? () => choiceAt(Number(event.key) - 1) : act[event.key];
+      const run = /^[1-9]$/.test(event.key)
+        ? () => choiceAt(Number(event.key) - 1)
+        : (act[event.key] ?? inSight(event.key, once));
       if (run) {
         event.preventDefault();
         run();

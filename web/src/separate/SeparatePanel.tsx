@@ -146,12 +146,13 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
           eye protection on.
         </p>
         {move && (
-          <Button look="quiet" className="shrink-0 underline" onClick={() => setMarking(true)}>
+          <Button shortcut="t" look="quiet" className="shrink-0" onClick={() => setMarking(true)}>
             tape flag {length(move.markMm, units)} from the tip
           </Button>
         )}
         {pointed !== null && !job.closed && (
           <Button
+            shortcut="v"
             onClick={() =>
               void record(filled(plan.wedge, { positionMm: pointed }), plan.wedge.label).then(() =>
                 onPoint(null),
@@ -227,7 +228,7 @@ function GoneCold({ job, choose, coldThere }: Pick<PanelProps, "job" | "choose">
         Reckoned cold by now. Does the pick drag?
         {warm.lead === "REASONS" && <span className="block font-normal text-alarm">{warm.hint}</span>}
       </p>
-      <Button className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
+      <Button shortcut="h" className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
         Warm it again
       </Button>
     </div>

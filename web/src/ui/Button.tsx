@@ -10,21 +10,34 @@ const LOOKS: Record<Look, string> = {
   quiet: "border-2 border-transparent text-ink underline-offset-4 hover:underline",
 };
 
-/** A target for a gloved finger. */
+/** A target for a gloved finger; one with a key says which. */
 export function Button({
   look = "plain",
+  shortcut,
   className,
+  children,
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look; shortcut?: string | undefined }) {
   return (
     <button
       type="button"
+      aria-keyshortcuts={shortcut}
       className={clsx(
         "min-h-11 rounded-md px-4 py-1.5 text-left leading-tight disabled:opacity-55",
         LOOKS[look],
         className,
       )}
       {...rest}
-    />
+    >
+      {children}
+      {shortcut && (
+        <>
+          {" "}
+          <kbd aria-hidden className="digits rounded border border-current px-1.5 text-xs">
+            {shortcut}
+          </kbd>
+        </>
+      )}
+    </button>
   );
 }

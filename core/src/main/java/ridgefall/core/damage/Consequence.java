@@ -12,6 +12,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.Beneath;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PlaceWords;
 
 /**
  * What a mishap may have harmed, and what is looked at before the front is sealed over it.
@@ -23,9 +24,7 @@ import ridgefall.core.profile.DeviceProfile;
 public record Consequence(Noted mishap, String place, List<String> beneath, String todo) {
     /** Of all that went wrong to the front that is on now, in the order it did. */
     public static List<Consequence> all(DeviceProfile profile, JobState state) {
-        DamageState damage = DamageState.of(state);
-        return damage.mishaps().stream()
-                .skip(damage.sealedIn())
+        return DamageState.of(state).sinceClosed().stream()
                 .map(noted -> of(profile, noted))
                 .toList();
     }
@@ -37,7 +36,7 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
                 : Beneath.at(profile, at).stream().map(Beneath::told).toList();
         return new Consequence(
                 noted,
-                at == null ? null : place(profile, at),
+                at == null ? null : PlaceWords.at(profile, at),
                 beneath,
                 todo(noted, beneath).orElse(null));
     }
@@ -53,10 +52,6 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
     /** The step before sealing that it asks for. */
     public String checkId() {
         return "test.after-" + mishap.seq();
-    }
-
-    private static String place(DeviceProfile profile, double atMm) {
-        return profile.placeName(profile.edge().landmarkAt(atMm)) + ", {mm:" + Math.round(atMm) + "}";
     }
 
     private static Optional<String> todo(Noted noted, List<String> beneath) {

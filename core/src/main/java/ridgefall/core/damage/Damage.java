@@ -56,6 +56,11 @@ public final class Damage {
                 .toList();
     }
 
+    /** Where a tool went wrong under the front that is on now. */
+    public static List<Harm> harms(JobState state) {
+        return DamageState.of(state).harms();
+    }
+
     /**
      * What is told with one tap when something goes wrong: at the place that was pointed at, else where what is in hand
      * lies.

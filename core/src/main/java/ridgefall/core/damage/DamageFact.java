@@ -6,6 +6,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.units.Allowed;
 
 /** What went wrong at the bench, at whatever station. */
@@ -75,7 +76,7 @@ public sealed interface DamageFact extends Fact.Of<DamageState> {
         @Override
         public String words(FactWords told) {
             return mishap.words()
-                    + (positionMm == null ? "" : " at {mm:" + positionMm + "}")
+                    + (positionMm == null ? "" : ", " + PlaceWords.at(told.profile(), positionMm))
                     + (stepId == null || told.title(stepId).equals(stepId) ? "" : ", at “" + told.title(stepId) + "”");
         }
     }
@@ -95,7 +96,7 @@ public sealed interface DamageFact extends Fact.Of<DamageState> {
 
         @Override
         public String words(FactWords told) {
-            return "It was at {mm:" + positionMm + "}: " + told.say(seq);
+            return "It was at the " + PlaceWords.at(told.profile(), positionMm) + ": " + told.say(seq);
         }
     }
 

@@ -1,7 +1,9 @@
 package ridgefall.core.damage;
 
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import ridgefall.core.damage.DamageFact.Mishap;
 import ridgefall.core.damage.DamageFact.MishapSeen;
@@ -18,6 +20,8 @@ import ridgefall.core.job.JobState;
  * @param sealedIn what happened before the front was sealed, where it was opened again since
  */
 public record DamageState(List<Noted> mishaps, int sealedIn) {
+    private static final Set<Mishap> TOOL = EnumSet.of(Mishap.SLIP, Mishap.TOO_DEEP, Mishap.CUT);
+
     static final DamageState NOTHING = new DamageState(List.of(), 0);
 
     public static DamageState of(JobState job) {
@@ -62,10 +66,23 @@ public record DamageState(List<Noted> mishaps, int sealedIn) {
                 sealedIn);
     }
 
+    /** What happened to the front that is on now, in the order it did. */
+    public List<Noted> sinceClosed() {
+        return mishaps.subList(sealedIn, mishaps.size());
+    }
+
+    /** Where a tool went wrong under the front that is on now, where it was pointed at. */
+    List<Harm> harms() {
+        return sinceClosed().stream()
+                .map(Noted::mishap)
+                .filter(seen -> TOOL.contains(seen.mishap()) && seen.positionMm() != null)
+                .map(seen -> new Harm(IntakeState.tappedCrack(seen.positionMm()), seen.mishap()))
+                .toList();
+    }
+
     /** Cracks that came at the bench to the front that is on now, where they were pointed at. */
     List<EdgeInterval> cracks() {
-        return mishaps.stream()
-                .skip(sealedIn)
+        return sinceClosed().stream()
                 .map(Noted::mishap)
                 .filter(seen -> seen.mishap() == Mishap.NEW_CRACK && seen.positionMm() != null)
                 .map(seen -> IntakeState.tappedCrack(seen.positionMm()))

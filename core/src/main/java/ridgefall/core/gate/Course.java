@@ -52,6 +52,7 @@ import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
@@ -260,7 +261,10 @@ public final class Course {
                     SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
         } else if (fact instanceof HeatFact.PickTried pick && profile.bonded()) {
             Optional<Double> bondC = OpeningPlanner.bondAtPickC(
-                    questionAtBench(), List.copyOf(SeparateState.of(state).freed()), heat.soaksSinceOpened(), now);
+                    questionAtBench().after(Damage.harms(state)),
+                    List.copyOf(SeparateState.of(state).freed()),
+                    heat.soaksSinceOpened(),
+                    now);
             return new HeatFact.PickTried(
                     pick.goesIn(), bondC.map(Course::tenth).orElse(null));
         } else if (fact instanceof DamageFact.MishapSeen seen && seen.positionMm() == null) {
@@ -299,6 +303,7 @@ public final class Course {
         return planning.cut(new CutQuestion(
                 heatQuestion(),
                 handNPerMm(),
+                Damage.harms(state),
                 List.copyOf(SeparateState.of(state).freed()),
                 soaks,
                 takenIds(),
@@ -665,8 +670,7 @@ public final class Course {
         boolean atTheEdge = station == Station.HEAT || station == Station.SEPARATE || station == Station.CLEAN;
         for (EdgeInterval crack : atTheEdge ? Damage.edgeCracks(profile, state) : List.<EdgeInterval>of()) {
             double middle = profile.edge().turn().middle(crack);
-            String place = profile.placeName(profile.edge().landmarkAt(middle));
-            cautions.add("Crack over the " + place + " at {mm:" + Math.round(middle) + "}: "
+            cautions.add("Crack over the " + PlaceWords.at(profile, middle) + ": "
                     + switch (station) {
                         case HEAT -> "it touches the source badly and cools sooner.";
                         case SEPARATE -> "lift there, don't slide; shallow.";

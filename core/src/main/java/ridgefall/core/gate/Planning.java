@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.damage.Harm;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
@@ -46,6 +47,7 @@ public interface Planning {
      *
      * @param heat by the hand that the plans are made for
      * @param handNPerMm what was found at this device meanwhile
+     * @param harms where a tool went wrong at it
      * @param freed in the order it was freed
      * @param soaks what heat it had since it was last closed, in order
      * @param taken sources that other devices lie on
@@ -53,6 +55,7 @@ public interface Planning {
     record CutQuestion(
             HeatQuestion heat,
             double handNPerMm,
+            List<Harm> harms,
             List<String> freed,
             List<Soak> soaks,
             Set<String> taken,
@@ -75,7 +78,7 @@ public interface Planning {
 
     default CutPlan cut(CutQuestion question) {
         return OpeningPlanner.onward(
-                question.heat.by(question.handNPerMm),
+                question.heat.by(question.handNPerMm).after(question.harms),
                 openings(question.heat),
                 question.freed,
                 question.soaks,

@@ -2,6 +2,7 @@ package ridgefall.core.heat;
 
 import java.util.List;
 import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.Harm;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeState;
@@ -16,6 +17,7 @@ import ridgefall.core.profile.HeatLimits;
  * All that a soak depends on: the device with its damage, what the bench owns and how hard it pushes.
  *
  * @param handNPerMm of the pick's width
+ * @param harms where a tool went wrong already: cut with care there; no soak minds them
  */
 public record HeatQuestion(
         DeviceProfile profile,
@@ -24,7 +26,8 @@ public record HeatQuestion(
         List<BendMarked> bends,
         boolean batteryOut,
         List<HeatSource> sources,
-        double handNPerMm) {
+        double handNPerMm,
+        List<Harm> harms) {
     /** What a room usually has, °C. */
     public static final double ROOM_C = 22;
 
@@ -35,7 +38,7 @@ public record HeatQuestion(
             List<EdgeInterval> cracks,
             List<BendMarked> bends,
             List<HeatSource> sources) {
-        this(profile, condition, cracks, bends, false, sources, Hand.USUAL.nPerMm());
+        this(profile, condition, cracks, bends, false, sources, Hand.USUAL.nPerMm(), List.of());
     }
 
     /** Until the front was looked at, the question is about the worst. */
@@ -47,12 +50,18 @@ public record HeatQuestion(
                 IntakeState.of(state).bends(),
                 state.passed(HeatStation.BATTERY_OUT),
                 sources,
-                hand.nPerMm());
+                hand.nPerMm(),
+                List.of());
     }
 
     /** The same by another hand. */
     public HeatQuestion by(double otherNPerMm) {
-        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, otherNPerMm);
+        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, otherNPerMm, harms);
+    }
+
+    /** The same once a tool went wrong there. */
+    public HeatQuestion after(List<Harm> done) {
+        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, handNPerMm, done);
     }
 
     public Cutting cutting() {

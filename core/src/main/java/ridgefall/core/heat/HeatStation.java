@@ -11,6 +11,8 @@ import java.util.function.IntSupplier;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import ridgefall.core.damage.Damage;
+import ridgefall.core.damage.DamageFact;
+import ridgefall.core.damage.DamageState;
 import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatState.Soak;
@@ -39,6 +41,8 @@ public final class HeatStation implements StationRoom {
     private static final double SHORTEST_S = 10;
     static final String BATTERY_OUT = "heat.battery-out";
     private static final String TAPED = "heat.taped";
+    /** Then the number of the mishap. */
+    private static final String AFTER = "heat.after-";
 
     private static final Map<Sweep, String> LED = Map.of(
             Sweep.FACE, "face down and flat",
@@ -115,12 +119,34 @@ public final class HeatStation implements StationRoom {
         return preparation(profile, state).stream()
                 .filter(step -> !HeatState.of(state).warmed()
                         || !step.open()
-                        || step.id().equals(TAPED))
+                        || step.id().equals(TAPED)
+                        || step.id().startsWith(AFTER))
                 .toList();
+    }
+
+    /** What has to be over before a source comes near it again: off first, where one is on. */
+    private Optional<Step> over(JobState state, DamageState.Noted noted) {
+        boolean wet = noted.mishap().mishap() == DamageFact.Mishap.SOLVENT_SPILLED;
+        if (!wet && noted.mishap().mishap() != DamageFact.Mishap.HOT_SPOT) {
+            return Optional.empty();
+        }
+        String id = AFTER + noted.seq();
+        Step step = wet
+                ? Checks.check(
+                        state, id, "Solvent dry", "no source near it before: vapour catches fire. Air the bench", "Dry")
+                : Checks.check(
+                        state, id, "Hot spot cooled", "a hand rests on it; nothing soft, yellow or swollen", "Cool");
+        boolean on = HeatState.of(state).runningSoak().isPresent();
+        return Optional.of(
+                on && step.open()
+                        ? step.titled(wet ? "Solvent spilled: heat off" : "Hot spot: heat off")
+                                .choosing(Step.go("Off the source", new HeatFact.SoakEnded(workable.getAsInt())))
+                        : step);
     }
 
     private List<Step> preparation(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
+        DamageState.of(state).sinceClosed().forEach(noted -> over(state, noted).ifPresent(steps::add));
         if (profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT) {
             steps.add(Checks.check(
                     state,

@@ -71,7 +71,10 @@ public final class CutPlanner {
 
     /** @param freedInOrder ids of stretches already free, the latest last */
     static Round round(HeatQuestion question, List<String> freedInOrder) {
-        List<Stretch> stretches = Stretch.along(question.profile(), question.cracks());
+        List<Stretch> stretches = Stretch.along(question.profile(), question.cracks()).stream()
+                .map(stretch -> stretch.after(
+                        question.harms(), question.profile().edge().turn()))
+                .toList();
         List<String> ids = stretches.stream().map(Stretch::id).toList();
         int begun = 0;
         int last = -1;

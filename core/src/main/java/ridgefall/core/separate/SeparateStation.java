@@ -37,6 +37,7 @@ import ridgefall.core.units.NotAllowed;
 /** Stretch by stretch in the cheapest order, planned again from where the bench stands after every fact. */
 public final class SeparateStation implements StationRoom {
     private static final double LONGEST_WORKABLE_S = 3600;
+    private static final String WAY = "separate.way";
     private static final String LIFT = "separate.lift";
     private static final String AIR_OFF = "separate.air-off";
 
@@ -66,9 +67,9 @@ public final class SeparateStation implements StationRoom {
         boolean airOn = running.filter(SeparateStation::airOn).isPresent();
         running.filter(soak -> !airOn)
                 .ifPresent(soak -> steps.add(heat.lifting(soak).at(LIFT, Station.SEPARATE)));
-        if (!HeatState.of(state).warmed() && SeparateState.of(state).freed().isEmpty()) {
-            steps.add(Step.open(
-                    "separate.way", Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
+        if (!begun(state)) {
+            steps.add(
+                    Step.open(WAY, Station.SEPARATE, "Free the front, stretch by stretch", "planned once it is warm"));
             steps.add(opening(profile, state));
             return steps;
         }
@@ -216,7 +217,7 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static Step unclip(DeviceProfile profile, EdgeFeature clip, String hint) {
-        String id = "separate." + clip.id();
+        String id = stepId(clip.id());
         double at = ClipMap.middleMm(profile, clip);
         return Step.open(
                 id,
@@ -247,14 +248,20 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static List<Hold> clipHolds(Fact fact, DeviceProfile profile, JobState state) {
-        List<String> ids = new ClipMap(profile).ids();
+        ClipMap clips = new ClipMap(profile);
         if (fact instanceof SeparateFact.StretchFreed f) {
-            Checks.known("stretchId", f.stretchId(), ids);
-        } else if (fact instanceof SeparateFact.FrontOpened
-                && !SeparateState.of(state).freed().containsAll(ids)) {
-            return List.of(Hold.firm("separate.clips", Station.SEPARATE, "Some clips still hold"));
+            Checks.known("stretchId", f.stretchId(), clips.ids());
+        } else if (fact instanceof SeparateFact.FrontOpened) {
+            return clips.moves(SeparateState.of(state).freed()).stream()
+                    .limit(1)
+                    .map(next -> Hold.firm(stepId(next.clip().id()), Station.SEPARATE, "Some clips still hold"))
+                    .toList();
         }
         return List.of();
+    }
+
+    private static String stepId(String stretchOrClip) {
+        return "separate." + stretchOrClip;
     }
 
     private static Step cut(DeviceProfile profile, Stretch stretch, Move move) {
@@ -268,7 +275,7 @@ public final class SeparateStation implements StationRoom {
         // Beside "Free" a "Not yet" would say that it is not free yet.
         choices.add(Step.other("It sticks", new HeatFact.PickTried(false)));
         return Step.open(
-                "separate." + stretch.id(),
+                stepId(stretch.id()),
                 Station.SEPARATE,
                 "Cut the " + PlaceWords.along(profile, stretch.where(), move == null || move.clockwise()),
                 hint,
@@ -346,12 +353,17 @@ public final class SeparateStation implements StationRoom {
             CutPlan way = plan.get();
             if (!way.moves().isEmpty()) {
                 holds.add(Hold.firm(
-                        "separate.closed",
+                        begun(state) ? stepId(way.moves().get(0).stretchId()) : WAY,
                         Station.SEPARATE,
                         way.moves().size() + " of " + way.stretches().size() + " stretches still hold"));
             }
         }
         return holds;
+    }
+
+    /** Until then the stretches are no steps of their own. */
+    private static boolean begun(JobState state) {
+        return HeatState.of(state).warmed() || !SeparateState.of(state).freed().isEmpty();
     }
 
     private static List<Hold> beforeCutting(JobState state) {

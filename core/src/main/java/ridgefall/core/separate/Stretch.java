@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.TreeSet;
+import ridgefall.core.damage.DamageFact.Mishap;
+import ridgefall.core.damage.Harm;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Landmark;
@@ -37,6 +39,11 @@ public record Stretch(
     /** Narrower borders, as on watches, leave just the tip of the tool. */
     private static final double LEAST_DEPTH_MM = 1;
 
+    /** What a tool that went wrong once goes too far, and how much slower one goes after that; common practice. */
+    private static final double OVERSHOOT_MM = 1;
+
+    private static final double CARE = 1.5;
+
     private static final double CRACK_DEPTH_MM = 2.0;
     private static final double CRACK_REACH_MM = 10;
     private static final double FEATURE_REACH_MM = 3;
@@ -59,6 +66,35 @@ public record Stretch(
             stretches = along(profile, cracks, sliverMm);
         }
         return stretches;
+    }
+
+    /** The same where a tool went wrong beside it or in it: shallower, with the neighbours open first, slower. */
+    Stretch after(List<Harm> harms, Turn turn) {
+        Stretch careful = this;
+        for (Harm harm : harms) {
+            if (turn.overlap(harm.where(), where)) {
+                careful = careful.after(harm.what());
+            }
+        }
+        return careful;
+    }
+
+    private Stretch after(Mishap what) {
+        boolean cut = what == Mishap.CUT;
+        double shallower = Math.max(LEAST_DEPTH_MM, cut ? LEAST_DEPTH_MM : depthMm - OVERSHOOT_MM);
+        return new Stretch(
+                id,
+                where,
+                landmark,
+                Math.min(depthMm, shallower),
+                shallower < depthMm
+                        ? what.words().toLowerCase(Locale.ROOT) + " here already" + (cut ? ": just the tip" : "")
+                        : depthBecause,
+                Math.max(hazard, DANGEROUS_HAZARD),
+                hazardWords == null ? what.words() + " here: what lies there is looked at before sealing" : hazardWords,
+                difficulty * CARE,
+                hinge,
+                cracked);
     }
 
     private static List<Stretch> along(DeviceProfile profile, List<EdgeInterval> cracks, double sliverMm) {

@@ -141,7 +141,7 @@ public final class StripStation implements StationRoom {
         boolean early = fact instanceof StripFact.BatteryIsolated || fact instanceof StripFact.IsolationProven;
         boolean reached = profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
         if (!SeparateState.of(state).frontOpened() && !(early && reached)) {
-            holds.add(Hold.firm("strip.closed", Station.SEPARATE, "The front is not open"));
+            holds.add(Hold.firm("separate.open", Station.SEPARATE, "The front is not open"));
         }
         if (fact instanceof StripFact.IsolationProven && !StripState.isolated(state)) {
             holds.add(Hold.firm("strip.isolate", Station.STRIP, "The battery is still in circuit"));

@@ -207,7 +207,7 @@ public final class TestStation implements StationRoom {
         }
         return SeparateState.of(state).frontOpened()
                 ? List.of()
-                : List.of(Hold.firm("test.closed", Station.SEPARATE, "The front is not open"));
+                : List.of(Hold.firm("separate.open", Station.SEPARATE, "The front is not open"));
     }
 
     private static void functionOf(DeviceProfile profile, String id) {

@@ -93,7 +93,7 @@ class DamageTest {
                 .get(0);
         assertThat(slip.beneath()).first().isEqualTo("fingerprint key cable (fingerprint is lost for good)");
         assertThat(slip.todo()).startsWith("Look at fingerprint key cable");
-        assertThat(slip.title()).isEqualTo("After the slip, port edge, {mm:262}");
+        assertThat(slip.title()).isEqualTo("After the slip, port edge, {mm:35} from the camera edge");
         Consequence nowhere = Consequence.all(QUIRE, state(new DamageFact.MishapSeen(DamageFact.Mishap.SLIP, null)))
                 .get(0);
         assertThat(nowhere.place()).isNull();

@@ -143,7 +143,8 @@ class DetourTest {
                 .orElseThrow();
         journey.append(new MishapSeen(Mishap.CUT, 40.0, step)).append(BACK);
         assertThat(journey.course().record().wentWrong()).singleElement().satisfies(one -> {
-            assertThat(one.words()).startsWith("Cut something at {mm:40.0}, at “Cut the ");
+            assertThat(one.words())
+                    .startsWith("Cut something, camera edge, {mm:56} from the magnet edge, at “Cut the ");
             assertThat(one.outcome()).isEqualTo("not looked at since");
         });
     }

@@ -39,9 +39,11 @@ import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import ridgefall.core.seal.SealState;
+import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
+import ridgefall.core.separate.Stretch;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
 
@@ -234,6 +236,48 @@ class CourseTest {
                         .orElseThrow());
         DamageFact.MishapSeen pointed = new DamageFact.MishapSeen(DamageFact.Mishap.CUT, 12.5, "heat.lift");
         assertThat(cold.reckoned(pointed)).isEqualTo(pointed);
+    }
+
+    @Test
+    void whereAToolWentWrongItIsCutShallowerAndWithItsNeighboursOpen() {
+        Journey journey = gonePartlyCold();
+        CutPlan before = journey.course().cutPlan();
+        Stretch next = before.stretch(before.moves().get(0).stretchId());
+        double there = Journey.QUIRE.edge().turn().middle(next.where());
+        journey.append(new DamageFact.MishapSeen(DamageFact.Mishap.TOO_DEEP, there));
+        CutPlan after = journey.course().cutPlan();
+        Stretch careful = after.stretch(next.id());
+        assertThat(careful.depthMm()).isEqualTo(Math.max(1, next.depthMm() - 1));
+        assertThat(careful.depthBecause()).isEqualTo("went too deep here already");
+        assertThat(careful.dangerous()).isTrue();
+        assertThat(turnOf(after, next.id())).isGreaterThanOrEqualTo(turnOf(before, next.id()));
+        journey.append(new DamageFact.MishapSeen(DamageFact.Mishap.CUT, there));
+        assertThat(journey.course().cutPlan().stretch(next.id()).depthMm()).isEqualTo(1);
+        assertThat(journey.course().heatQuestion().harms())
+                .as("the heat is not reckoned anew for it")
+                .isEmpty();
+    }
+
+    private static int turnOf(CutPlan way, String stretchId) {
+        return way.moves().stream().map(CutPlan.Move::stretchId).toList().indexOf(stretchId);
+    }
+
+    @Test
+    void afterASpillNoSourceComesNearUntilItIsDryAndOneThatIsOnGoesOffFirst() {
+        Journey journey = gonePartlyCold();
+        journey.append(new HeatFact.SoakStarted(
+                "air-2", 160, 20, 3.0, 60.0, HeatFact.Sweep.STRETCH_BY_STRETCH, new EdgeInterval(300, 80)));
+        journey.append(new DamageFact.MishapSeen(DamageFact.Mishap.SOLVENT_SPILLED, 300.0));
+        String id = "heat.after-" + journey.state().latest().seq();
+        Step off = journey.next().orElseThrow();
+        assertThat(off.id()).isEqualTo(id);
+        assertThat(off.choices()).extracting(Step.Choice::fact).allMatch(HeatFact.SoakEnded.class::isInstance);
+        journey.append(off.choices().get(0).fact());
+        HeatFact.SoakStarted again = new HeatFact.SoakStarted("plate-1", 80, 10, null, null, HeatFact.Sweep.FACE);
+        assertThat(journey.heldBy(again)).contains(id);
+        assertThat(journey.next().orElseThrow().id()).isEqualTo(id);
+        journey.append(new JobFact.CheckAnswered(id, Answer.PASS, null));
+        assertThat(journey.heldBy(again)).doesNotContain(id);
     }
 
     /** Whatever is reckoned, the hand at the edge knows: what goes in is cut, what sticks is warmed. */

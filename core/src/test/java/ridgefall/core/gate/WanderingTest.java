@@ -7,7 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -92,6 +94,9 @@ class WanderingTest {
         for (int tap = 0; tap < TAPS && journey.next().isPresent(); tap++) {
             tap(journey, any(journey, random));
             isNotStuck(journey);
+            if (tap % 10 == 0) {
+                everyFirmHoldNamesAStep(journey);
+            }
         }
         boolean condemned = condemned(journey);
         boolean goneBack = journey.next().isEmpty();
@@ -314,6 +319,20 @@ class WanderingTest {
                     .map(Step::id)
                     .toList();
             assertThat(holds(journey, next)).isNotEmpty().extracting(Hold::id).isSubsetOf(answerable);
+        }
+    }
+
+    /** Of any step in sight, not just of what is due: what no lead can sign off is a step where it can be dealt with. */
+    private static void everyFirmHoldNamesAStep(Journey journey) {
+        List<Step> steps = journey.course().steps();
+        Set<String> ids = steps.stream().map(Step::id).collect(Collectors.toSet());
+        for (Step step : steps) {
+            if (step.open() && !canBeAnswered(journey, step)) {
+                assertThat(holds(journey, step).stream().filter(hold -> !hold.overridable()))
+                        .as(step.id())
+                        .extracting(Hold::id)
+                        .isSubsetOf(ids);
+            }
         }
     }
 

@@ -166,7 +166,8 @@ class HeatQuestionTest {
                         List.of(),
                         true,
                         HeatSource.bench(),
-                        Hand.USUAL.nPerMm())
+                        Hand.USUAL.nPerMm(),
+                        List.of())
                 .planner(HeatPlanner.FULL)
                 .on(PAD, in.setup());
         assertThat(out.latestSeconds()).isGreaterThan(in.latestSeconds() + 60);

@@ -49,7 +49,7 @@ class StripStationTest {
 
     @Test
     void nothingComesOffInsideAClosedFront() {
-        assertThat(new Journey().heldBy(UNPLUGGED)).containsExactly("strip.closed");
+        assertThat(new Journey().heldBy(UNPLUGGED)).containsExactly("separate.open");
         assertThat(open().heldBy(UNPLUGGED)).isEmpty();
     }
 
@@ -58,7 +58,7 @@ class StripStationTest {
         Journey satchel = new Journey(ShippedBook.profile("sillery-satchel-7"));
         assertThat(satchel.heldBy(UNPLUGGED)).isEmpty();
         assertThat(satchel.append(UNPLUGGED).heldBy(new IsolationProven())).isEmpty();
-        assertThat(satchel.heldBy(new PlugFreed("display-latch"))).contains("strip.closed");
+        assertThat(satchel.heldBy(new PlugFreed("display-latch"))).contains("separate.open");
     }
 
     @Test

@@ -42,7 +42,7 @@ class TestStationTest {
 
     @Test
     void nothingIsTriedOpenWhileTheFrontIsClosed() {
-        assertThat(new Journey().heldBy(touch(Answer.PASS, null))).containsExactly("test.closed");
+        assertThat(new Journey().heldBy(touch(Answer.PASS, null))).containsExactly("separate.open");
         assertThat(loose().heldBy(touch(Answer.PASS, null))).isEmpty();
     }
 
