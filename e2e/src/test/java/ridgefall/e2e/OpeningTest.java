@@ -20,7 +20,7 @@ class OpeningTest {
         bench.skipTo("separate.clip-bottom-4");
         String first = bench.nextStep();
         bench.tap("2");
-        bench.awaitText("Broken clip at");
+        bench.awaitText("Broken clip");
         assertThat(bench.nextStep()).isEqualTo(first);
         bench.tap(Keys.SPACE);
         bench.awaitText("15 of 16 hold");

@@ -20,6 +20,9 @@ public interface Bench {
 
     AtSource on(HeatSource source, Setup setup);
 
+    /** What the glass may get to where it faces a source, °C. */
+    double glassCautionC();
+
     /** How far over its caution the battery is, K; nobody sees it. */
     double batteryOverK();
 
@@ -31,8 +34,11 @@ public interface Bench {
 
     /** A source at the front. */
     interface AtSource {
-        /** One step of it; time goes on. */
+        /** One step of it as it is set; time goes on. */
         void step();
+
+        /** One step of air in a hand that reads the glass, and holds it so far off that the glass stays below. */
+        void step(double glassBelowC);
 
         double seconds();
 

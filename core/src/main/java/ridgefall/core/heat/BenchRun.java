@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.profile.HeatStack;
 
 /**
  * One plausible bench taken through whatever is done to a device, {@value #STEP_S} s at a time: laid on a source, warmed a
@@ -26,12 +27,18 @@ public final class BenchRun implements Bench {
     /** And in every further one. */
     private static final double FURTHER_STEP_SHARE = 0.02;
 
+    /** How long it takes until a hand has read a thermometer and drawn back. */
+    private static final double REACTS_S = 15;
+
     private final HeatedDevice device;
+    private final HeatStack stack;
     private final Function<HeatSource, double[]> scores;
-    private final HeatRing ring;
-    private final HeatRing.Runner runner;
     private final Exposure still;
-    private final double[] state;
+    /** Until it meets air, the quick one. */
+    private HeatRing ring;
+
+    private HeatRing.Runner runner;
+    private double[] state;
     private final Map<Limit, Double> nowC = new EnumMap<>(Limit.class);
     private final Map<Limit, Double> peakC = new EnumMap<>(Limit.class);
     private boolean inAir = true;
@@ -52,8 +59,9 @@ public final class BenchRun implements Bench {
         this.device = device;
         this.scores = source -> Knowledge.of(source, device.profileId()).scores(normals);
         Setup setup = first.usual(first.minC(), first.wholeEdge());
-        this.ring = device.pieces().ring(bench(first, setup).stack());
-        this.runner = ring.new Runner(STEP_S);
+        this.stack = bench(first, setup).stack();
+        this.ring = device.pieces().faceRing(stack);
+        this.runner = ring.runner(STEP_S);
         this.still = Exposure.stillAir(ring.pieces());
         this.state = ring.atRoom();
         note(false);
@@ -62,8 +70,9 @@ public final class BenchRun implements Bench {
     private BenchRun(BenchRun other) {
         this.device = other.device;
         this.scores = other.scores;
+        this.stack = other.stack;
         this.ring = other.ring;
-        this.runner = ring.new Runner(STEP_S);
+        this.runner = ring.runner(STEP_S);
         this.still = other.still;
         this.state = other.state.clone();
         this.nowC.putAll(other.nowC);
@@ -86,14 +95,28 @@ public final class BenchRun implements Bench {
         return new BenchRun(question.device(), first, new double[Unknown.count()]);
     }
 
-    /** The likeliest bench looked at coarsely: for weighing many ways against each other. */
-    public static BenchRun firstLook(HeatQuestion question, HeatSource first) {
-        return new BenchRun(question.device(HeatedDevice.WEIGHING_MM), first, new double[Unknown.count()]);
+    /**
+     * The likeliest bench looked at coarsely: for weighing many ways against each other.
+     *
+     * @param again what warms it again: the spot of a fine outlet is not seen coarsely
+     */
+    public static BenchRun firstLook(HeatQuestion question, HeatSource first, HeatSource again) {
+        return new BenchRun(coarsely(question, again), first, new double[Unknown.count()]);
+    }
+
+    /** The likeliest bench as far as its battery goes, of which there is one whatever the pieces of the edge. */
+    public static BenchRun forItsBattery(HeatQuestion question, HeatSource first) {
+        return new BenchRun(question.device(HeatedDevice.FIRST_LOOK_MM), first, new double[Unknown.count()]);
+    }
+
+    private static HeatedDevice coarsely(HeatQuestion question, HeatSource again) {
+        boolean fine = again.kind().air() && again.spotMm() < 2 * HeatedDevice.WEIGHING_MM;
+        return question.device(fine ? HeatedDevice.PLANNING_MM : HeatedDevice.WEIGHING_MM);
     }
 
     /** Benches as widely spread as what nobody knows, looked at coarsely. */
-    public static Stream<BenchRun> spread(HeatQuestion question, HeatSource first, int count) {
-        HeatedDevice device = question.device(HeatedDevice.WEIGHING_MM);
+    public static Stream<BenchRun> spread(HeatQuestion question, HeatSource first, HeatSource again, int count) {
+        HeatedDevice device = coarsely(question, again);
         return Arrays.stream(Knowledge.normals(count)).map(normals -> new BenchRun(device, first, normals));
     }
 
@@ -178,6 +201,12 @@ public final class BenchRun implements Bench {
 
     @Override
     public On on(HeatSource source, Setup setup) {
+        if (source.kind().air() && ring instanceof FaceRing face) {
+            PanelRing panel = device.pieces().panelRing(stack);
+            state = panel.of(face, state);
+            ring = panel;
+            runner = panel.runner(STEP_S);
+        }
         return new On(source, setup);
     }
 
@@ -200,13 +229,22 @@ public final class BenchRun implements Bench {
         @Override
         public void step() {
             double before = nowC.get(Limit.DISPLAY);
-            runner.step(state, over.between(seconds, seconds + STEP_S));
-            seconds += STEP_S;
-            note(air);
+            step(over.between(seconds, seconds + STEP_S));
             if (inAir && sourceC > before) {
                 firstStepShare = Math.max(firstStepShare, (nowC.get(Limit.DISPLAY) - before) / (sourceC - before));
             }
             inAir = false;
+        }
+
+        @Override
+        public void step(double glassBelowC) {
+            step(over.between(seconds, seconds + STEP_S).inHand(glassBelowC - HeatQuestion.ROOM_C));
+        }
+
+        private void step(Exposure exposure) {
+            runner.step(state, exposure);
+            seconds += STEP_S;
+            note(air);
         }
 
         @Override
@@ -225,6 +263,26 @@ public final class BenchRun implements Bench {
             }
             return over;
         }
+    }
+
+    /** Whether air brings the glass to its caution before a hand that reads a thermometer has drawn it back. */
+    public boolean tooHotToHold(HeatSource source, Setup setup) {
+        BenchRun tried = copy();
+        On on = tried.on(source, setup);
+        while (on.seconds() < REACTS_S) {
+            on.step();
+        }
+        return tried.hottest(tried.state) > glassCautionC();
+    }
+
+    /** The glass at its hottest, °C. */
+    private double hottest(double[] state) {
+        return HeatQuestion.ROOM_C + ring.hottestGlass(state);
+    }
+
+    @Override
+    public double glassCautionC() {
+        return device.glassCautionC();
     }
 
     @Override
@@ -250,12 +308,11 @@ public final class BenchRun implements Bench {
         }
     }
 
-    /** Under air, which warms the border alone, the glass stands for the display's edge: always a little hotter. */
     private void note(boolean air) {
         double edge = 0;
         double bezel = 0;
         for (int piece = 0; piece < ring.pieces(); piece++) {
-            edge = Math.max(edge, air ? ring.glass(state, piece) : ring.bondAtGlass(state, piece));
+            edge = Math.max(edge, ring.panelsEdge(state, piece, air));
             bezel = Math.max(bezel, device.plasticBezel() ? ring.glass(state, piece) : ring.rim(state, piece));
         }
         note(Limit.BATTERY, ring.battery(state));

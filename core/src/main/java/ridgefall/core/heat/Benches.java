@@ -68,7 +68,7 @@ final class Benches {
     One one(double[] normals) {
         Bench bench = Unknown.bench(
                 device.stack(), source, source.contact(device.condition(), setup), knowledge.scores(normals));
-        return new One(bench, device.pieces().ring(bench.stack()));
+        return new One(bench, device.pieces().ring(bench.stack(), source.kind().air()));
     }
 
     /** How the usual bench cools once it was taken off then; settings that come off at the same step share it. */

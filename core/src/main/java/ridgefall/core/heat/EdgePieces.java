@@ -97,14 +97,30 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
         return pieces.size();
     }
 
-    HeatRing ring(HeatStack stack) {
-        return new HeatRing(
-                stack,
-                pieces.stream().mapToDouble(Piece::lengthMm).toArray(),
-                pieces.stream().mapToDouble(Piece::ledgeMm).toArray(),
-                pieces.stream()
-                        .mapToDouble(p -> p.cracked() ? ACROSS_CRACKS : 1)
-                        .toArray());
+    /** As a face warms it. */
+    FaceRing faceRing(HeatStack stack) {
+        return new FaceRing(stack, lengthsMm(), ledgesMm(), conducting());
+    }
+
+    /** As air that is led along its border warms it. */
+    PanelRing panelRing(HeatStack stack) {
+        return new PanelRing(stack, lengthsMm(), ledgesMm(), conducting());
+    }
+
+    HeatRing ring(HeatStack stack, boolean air) {
+        return air ? panelRing(stack) : faceRing(stack);
+    }
+
+    private double[] lengthsMm() {
+        return pieces.stream().mapToDouble(Piece::lengthMm).toArray();
+    }
+
+    private double[] ledgesMm() {
+        return pieces.stream().mapToDouble(Piece::ledgeMm).toArray();
+    }
+
+    private double[] conducting() {
+        return pieces.stream().mapToDouble(p -> p.cracked() ? ACROSS_CRACKS : 1).toArray();
     }
 
     /** The pieces of a stretch; where all are longer than it, the one in its middle. */

@@ -99,13 +99,14 @@ public record HeatPlan(
     public record Candidate(
             String sourceName, Setup setup, double soakSeconds, double readyShare, boolean chosen, String because) {}
 
-    HeatPlan called(HeatSource other) {
-        return but(other, feasible, because);
+    /** On another source like it. */
+    public HeatPlan called(HeatSource other) {
+        return but(other, setup, feasible, because);
     }
 
     /** The same, judged by all that it leads to. */
     public HeatPlan told(boolean does, List<String> reasons) {
-        return but(source, does, reasons);
+        return but(source, setup, does, reasons);
     }
 
     /** Taken off sooner: what its curve says of then, the edge in proportion to its coldest. */
@@ -140,10 +141,15 @@ public record HeatPlan(
                 candidates);
     }
 
-    private HeatPlan but(HeatSource other, boolean does, List<String> reasons) {
+    /** The same by another setting. */
+    public HeatPlan set(Setup otherwise) {
+        return but(source, otherwise, feasible, because);
+    }
+
+    private HeatPlan but(HeatSource other, Setup set, boolean does, List<String> reasons) {
         return new HeatPlan(
                 other,
-                setup,
+                set,
                 workableFromC,
                 soakSeconds,
                 dwells,

@@ -11,7 +11,6 @@ import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.HeatLimits;
 
 /**
  * All that a soak depends on: the device with its damage, what the bench owns and how hard it pushes.
@@ -74,10 +73,7 @@ public record HeatQuestion(
 
     /** What the glass may get to where it faces a source: the display ends behind it, and with a plastic bezel that too, °C. */
     public double glassCautionC() {
-        HeatLimits limits = profile.limits();
-        return HeatedDevice.plasticBezel(profile.heat())
-                ? Math.min(limits.displayCautionC(), limits.plasticsStopC())
-                : limits.displayCautionC();
+        return HeatedDevice.glassCautionC(profile.heat(), profile.limits());
     }
 
     /** As it is called at the bench; of a source that is gone, what the journal calls it. */

@@ -1,215 +1,83 @@
 package ridgefall.core.heat;
 
-import static ridgefall.core.heat.RingNetwork.BATTERY;
-import static ridgefall.core.heat.RingNetwork.BOND;
-import static ridgefall.core.heat.RingNetwork.COLUMN;
-import static ridgefall.core.heat.RingNetwork.DISPLAY;
-import static ridgefall.core.heat.RingNetwork.GLASS;
-
-import java.util.Arrays;
-import java.util.HashMap;
-import java.util.Map;
-import ridgefall.core.profile.HeatStack;
-
 /**
- * The heat of a device resolved round its edge: a ring of border columns (glass, bond line, ledge, frame), joined to
- * each other along the frame and each to one centre column (glass, display, gap, battery, back), to which the glass
- * ties them as a fin. With every piece alike it is the two-column model of the reference case.
+ * The heat of a device resolved round its edge, piece by piece, joined by one middle. Temperatures are K above the room, so
+ * everything scales with the source.
  *
- * <p>Temperatures are K above the room, so everything scales with the source. Steps are those of the L-stable
- * two-stage diagonally implicit method of second order (Alexander 1977, γ = 1 − 1/√2): no ringing after a sudden start, and
- * both stages share one matrix. Each stage eliminates the columns one by one (they only know their frame and the
- * centre's glass), then the ring of frames, then solves what is left for the centre: the cost grows with the number of
- * pieces, not with its cube. Columns are eliminated from the ledge out: an exposure changes the last pivot of each alone, so
- * that a moving nozzle needs no new factors.
- *
- * <p>State vectors hold the columns cell by cell, outermost first, each cell for all pieces ({@code cell * pieces +
- * piece}); then the frame in the same way; then the centre column with the back last.
+ * <p>Under a face that covers all of the front, glass and panel beside the border are as warm as the middle: a {@link FaceRing}
+ * knows that much. Air that is led along the border warms what lies inboard of it first, and the panel's edge most: that takes a
+ * {@link PanelRing}, and more time.
  */
-final class HeatRing {
-    private static final double GAMMA = 1 - 1 / Math.sqrt(2);
+sealed interface HeatRing permits FaceRing, PanelRing {
+    int pieces();
 
-    private final RingNetwork net;
-    private final double heldJPerK;
-    private final double coolingS;
+    double lengthM(int piece);
 
-    /**
-     * @param lengthMm the pieces of the edge in their order, at least 3
-     * @param ledgeMm width of the ledge under each piece
-     */
-    HeatRing(HeatStack stack, double[] lengthMm, double[] ledgeMm) {
-        this(stack, lengthMm, ledgeMm, ones(lengthMm.length));
-    }
-
-    /** @param finShare how much of the glass between centre and border still conducts at each piece, 0–1: cracks cut it */
-    HeatRing(HeatStack stack, double[] lengthMm, double[] ledgeMm, double[] finShare) {
-        this.net = new RingNetwork(stack, lengthMm, ledgeMm, finShare);
-        this.heldJPerK =
-                RingNetwork.sum(net.columnJPerK) + RingNetwork.sum(net.rimJPerK) + RingNetwork.sum(net.centreJPerK);
-        this.coolingS =
-                heldJPerK / (Exposure.STILL_AIR_W_PER_M2K * 2 * net.stack.areaM2() + RingNetwork.sum(net.rimLossWPerK));
-    }
-
-    private static double[] ones(int count) {
-        double[] ones = new double[count];
-        Arrays.fill(ones, 1);
-        return ones;
-    }
-
-    /** Pieces of equal length with the stack's own ledge everywhere. */
-    static HeatRing uniform(HeatStack stack, int pieces) {
-        double[] length = new double[pieces];
-        Arrays.fill(length, stack.perimeterM() * 1e3 / pieces);
-        double[] ledge = new double[pieces];
-        Arrays.fill(ledge, stack.ledgeWidthMm());
-        return new HeatRing(stack, length, ledge);
-    }
-
-    int pieces() {
-        return net.pieces;
-    }
-
-    double lengthM(int piece) {
-        return net.lengthM[piece];
-    }
-
-    double centreM2() {
-        return net.centreM2;
-    }
+    /** What of the front is neither border nor strips inboard of it. */
+    double centreM2();
 
     /** Everything at room temperature. */
-    double[] atRoom() {
-        return new double[(COLUMN + 1) * net.pieces + net.centreCells];
-    }
+    double[] atRoom();
 
     /** Middle of the bond line, K above the room. */
-    double bond(double[] state, int piece) {
-        return (state[(GLASS + 1) * net.pieces + piece] + state[(GLASS + 2) * net.pieces + piece]) / 2;
-    }
+    double bond(double[] state, int piece);
 
     /** The side of the bond line that lies on the glass. */
-    double bondAtGlass(double[] state, int piece) {
-        return state[GLASS * net.pieces + piece];
-    }
+    double bondAtGlass(double[] state, int piece);
 
     /** The outermost cell of the glass over the border. */
-    double glass(double[] state, int piece) {
-        return state[piece];
-    }
+    double glass(double[] state, int piece);
 
-    /** The ledge side of the bond line; the last of its cells. */
-    double bondAtLedge(double[] state, int piece) {
-        return state[(GLASS + BOND - 1) * net.pieces + piece];
-    }
+    /** The glass at its hottest: what a thermometer reads at most. */
+    double hottestGlass(double[] state);
 
-    double rim(double[] state, int piece) {
-        return state[COLUMN * net.pieces + piece];
-    }
+    /** The panel's edge in a piece, on the safe side. */
+    double panelsEdge(double[] state, int piece, boolean air);
 
-    double back(double[] state) {
-        return state[state.length - 1];
-    }
+    double rim(double[] state, int piece);
 
     /** The hottest cell of the display. */
-    double display(double[] state) {
-        return hottest(state, net.displayFrom, DISPLAY);
-    }
+    double display(double[] state);
 
     /** The hottest cell of the battery. */
-    double battery(double[] state) {
-        return hottest(state, net.batteryFrom, BATTERY);
-    }
-
-    private double hottest(double[] state, int from, int count) {
-        int first = (COLUMN + 1) * net.pieces + from;
-        double hottest = state[first];
-        for (int k = 1; k < count; k++) {
-            hottest = Math.max(hottest, state[first + k]);
-        }
-        return hottest;
-    }
+    double battery(double[] state);
 
     /** What it takes to warm all of the device by a kelvin. */
-    double heldJPerK() {
-        return heldJPerK;
-    }
+    double heldJPerK();
 
     /** The time constant with which a device of one temperature cools in still air, s. */
-    double coolingS() {
-        return coolingS;
-    }
+    double coolingS();
 
     /** What the device holds above the room's temperature, J. */
-    double storedJ(double[] state) {
-        double stored = 0;
-        for (int i = 0; i < net.columnJPerK.length; i++) {
-            stored += net.columnJPerK[i] * state[i];
-        }
-        for (int i = 0; i < net.pieces; i++) {
-            stored += net.rimJPerK[i] * state[COLUMN * net.pieces + i];
-        }
-        for (int i = 0; i < net.centreCells; i++) {
-            stored += net.centreJPerK[i] * state[(COLUMN + 1) * net.pieces + i];
-        }
-        return stored;
-    }
-
-    /** What flows into the device from all that surrounds it, W; losses count below zero. */
-    double inflowW(double[] state, Exposure exposure) {
-        double inflow = 0;
-        for (int i = 0; i < net.pieces; i++) {
-            inflow += net.facing(exposure.borderWPerM2K()[i], net.faceM2[i]) * (exposure.borderRiseK()[i] - state[i]);
-            inflow -= net.rimLossWPerK[i] * rim(state, i);
-        }
-        double centre = exposure.centreRiseK() - state[(COLUMN + 1) * net.pieces];
-        return inflow
-                + net.facing(exposure.centreWPerM2K(), net.centreM2) * centre
-                - Exposure.STILL_AIR_W_PER_M2K * net.stack.areaM2() * back(state);
-    }
+    double storedJ(double[] state);
 
     /** Takes a look after every step; it must copy what it keeps. */
     interface Observer {
         void at(double seconds, double[] state);
     }
 
+    /** Goes on in equal steps, and keeps from one to the next what it has factored; for one thread. */
+    interface Runner {
+        /** One step on, in place; an exposure is held over its step. */
+        void step(double[] now, Exposure exposure);
+    }
+
+    Runner runner(double stepS);
+
     /**
      * Runs on from a state, which is left untouched, and returns the last one. An exposure is held over its step.
      *
      * @param startS the time of {@code from}, as exposures and observer count it
      */
-    double[] run(double[] from, double startS, Exposure.Over front, double stepS, int steps, Observer observer) {
+    default double[] run(
+            double[] from, double startS, Exposure.Over front, double stepS, int steps, Observer observer) {
         double[] now = from.clone();
-        Runner runner = new Runner(stepS);
+        Runner runner = runner(stepS);
         for (int step = 0; step < steps; step++) {
             double at = startS + step * stepS;
             runner.step(now, front.between(at, at + stepS));
             observer.at(at + stepS, now);
         }
         return now;
-    }
-
-    /** Goes on in equal steps, and keeps from one to the next what it has factored; for one thread. */
-    final class Runner {
-        private static final double ONWARD = (1 - GAMMA) / GAMMA;
-
-        private final double stepS;
-        private final Map<Double, RingStage> byFin = new HashMap<>();
-        private final double[] first = atRoom();
-        private final double[] ahead = atRoom();
-
-        Runner(double stepS) {
-            this.stepS = stepS;
-        }
-
-        /** One step on, in place; an exposure is held over its step. */
-        void step(double[] now, Exposure exposure) {
-            RingStage stage = byFin.computeIfAbsent(net.fin(exposure), fin -> new RingStage(net, GAMMA * stepS, fin));
-            stage.face(exposure);
-            stage.solve(now, first);
-            for (int i = 0; i < now.length; i++) {
-                ahead[i] = now[i] + ONWARD * (first[i] - now[i]);
-            }
-            stage.solve(ahead, now);
-        }
     }
 }

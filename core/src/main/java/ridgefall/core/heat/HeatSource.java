@@ -105,7 +105,7 @@ public record HeatSource(
     }
 
     /** The same source whatever it is called: what a plan for it depends on. */
-    HeatSource nameless() {
+    public HeatSource nameless() {
         return new HeatSource("-", "-", kind, minC, maxC, settleS, air, measured);
     }
 

@@ -25,6 +25,9 @@ record HeatedDevice(
     /** Below this conductivity a frame is plastic, and its bezel faces the source. */
     private static final double PLASTIC_W_PER_MK = 1;
 
+    /** How much hotter glass is over a gap than the panel's edge under air, on the safe side. */
+    private static final double ACROSS_GAP_K = 20;
+
     /** Pieces of a plan: fine enough for a crack or a lifted corner, coarse enough to run hundreds of benches. */
     static final double PLANNING_MM = 30;
 
@@ -62,6 +65,19 @@ record HeatedDevice(
     /** Bond temperature below which it has gone cold again; infinite with {@link #workableFromC}, or a little sooner. */
     double coldBelowC() {
         return cutting.coldBelowC();
+    }
+
+    /**
+     * What the glass may get to where it faces a source: the panel ends behind it, and with a plastic bezel that too, °C. With a gap
+     * between, the glass gets hotter than a panel that is as hot as it may be.
+     */
+    double glassCautionC() {
+        return glassCautionC(stack, limits);
+    }
+
+    static double glassCautionC(HeatStack stack, HeatLimits limits) {
+        double glassC = limits.displayCautionC() + (stack.fused() ? 0 : ACROSS_GAP_K);
+        return plasticBezel(stack) ? Math.min(glassC, limits.plasticsStopC()) : glassC;
     }
 
     boolean plasticBezel() {

@@ -2,6 +2,7 @@ package ridgefall.core.heat;
 
 import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.special.Erf;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.EdgePieces.Piece;
 import ridgefall.core.heat.HeatFact.Sweep;
@@ -23,11 +24,20 @@ final class Meeting {
 
     private static final int LOOKS = 8;
 
+    /** Of what meets the border, what goes round the frame's outer side. */
+    private static final double SIDE_SHARE = 0.3;
+
+    /** How far below its caution a hand keeps the glass by a thermometer. */
+    private static final double READS_K = 2;
+
     private final EdgePieces pieces;
     private final HeatSource source;
     private final Setup setup;
     /** Where air goes to and fro; null for every other way of leading. */
     private final EdgeInterval stretch;
+
+    /** What the glass is kept below by whoever holds the air over a stretch; infinite where nobody does. */
+    private final double glassBelowK;
 
     private final double crackedShare;
     private final double stepS;
@@ -45,6 +55,9 @@ final class Meeting {
         this.stretch = setup.sweep() != Sweep.STRETCH_BY_STRETCH
                 ? null
                 : setup.where() == null ? pieces.workingStretch(source.strokeMm()) : setup.where();
+        this.glassBelowK = source.kind().air() && setup.where() != null
+                ? device.glassCautionC() - READS_K - HeatQuestion.ROOM_C
+                : Double.POSITIVE_INFINITY;
         this.stepS = stepS;
         this.glassWPerK = device.stack().glass().conductivityWPerMK()
                 * device.stack().glass().thicknessM();
@@ -113,32 +126,102 @@ final class Meeting {
     }
 
     private Exposure.Over led(HeatRing ring, double contact, DoubleUnaryOperator riseK) {
-        // Half of the spot falls on the border and beyond it, half on the glass inside.
-        double inside = contact * Math.PI / 8 * Math.pow(source.spotMm() / 1e3, 2) / ring.centreM2();
+        Exposure[] once = new Exposure[spot.length];
         Exposure[] blown = new Exposure[spot.length];
         double[] risen = new double[spot.length];
         return (from, to) -> {
             double rise = riseK.applyAsDouble((from + to) / 2);
             int at = (int) (Math.round(from / stepS) % spot.length);
+            if (once[at] == null) {
+                if (ring instanceof PanelRing panel) {
+                    // Led round it comes by every half a minute: to the panel that is as if it were everywhere at once.
+                    Arrays.fill(once, onPanel(panel, contact, everywhere()));
+                } else {
+                    once[at] = onFace(ring, contact, spot[at]);
+                }
+            }
             if (blown[at] == null || risen[at] != rise) {
-                blown[at] = blown(contact, spot[at], inside, rise);
+                blown[at] = once[at].times(rise).inHand(glassBelowK);
                 risen[at] = rise;
             }
             return blown[at];
         };
     }
 
-    private Exposure blown(double contact, double[] share, double inside, double riseK) {
-        double still = Exposure.STILL_AIR_W_PER_M2K;
-        double[] transfer = new double[share.length];
-        double[] rises = new double[share.length];
+    private double[] everywhere() {
+        double[] mean = new double[pieces.count()];
+        for (double[] share : spot) {
+            for (int i = 0; i < mean.length; i++) {
+                mean[i] += share[i] / spot.length;
+            }
+        }
+        return mean;
+    }
+
+    /** Where only the border is known: what falls on the glass beside it flows in as from a fin. */
+    private Exposure onFace(HeatRing ring, double contact, double[] share) {
+        // Half of the spot falls on the border and beyond it, half on the glass inside.
+        double inside = contact * Math.PI / 8 * Math.pow(source.spotMm() / 1e3, 2) / ring.centreM2();
+        Blown border = new Blown(share.length);
         for (int i = 0; i < share.length; i++) {
             double blown = contact * share[i];
-            double taken = blown + Math.sqrt(blown * glassWPerK) / ledgeM[i];
-            transfer[i] = still + taken;
-            rises[i] = riseK * taken / transfer[i];
+            border.set(i, blown + Math.sqrt(blown * glassWPerK) / ledgeM[i]);
         }
-        return new Exposure(transfer, rises, still + inside, riseK * inside / (still + inside));
+        Blown centre = new Blown(1);
+        centre.set(0, inside);
+        return new Exposure(border.wPerM2K, border.riseK, centre.wPerM2K[0], centre.riseK[0]);
+    }
+
+    /** A bell with its middle on the outline: over the border, the strips inboard of it, the rest of the front, the frame's side. */
+    private Exposure onPanel(PanelRing ring, double contact, double[] share) {
+        int n = share.length;
+        Blown border = new Blown(n);
+        Blown[] strips = {new Blown(n), new Blown(n)};
+        double[] side = new double[n];
+        double along = 0;
+        double most = 0;
+        for (int i = 0; i < n; i++) {
+            double air = contact * share[i];
+            border.set(i, air * bell(ledgeM[i] * 1e3 / 2));
+            for (int s = 0; s < strips.length; s++) {
+                strips[s].set(i, air * bell(ring.stripMm(s)));
+            }
+            side[i] = SIDE_SHARE * air;
+            along += air * ring.lengthM(i);
+            most = Math.max(most, air);
+        }
+        double width = Math.sqrt(4 * Math.log(2)) / source.spotMm();
+        double beyondM = Math.sqrt(Math.PI) / 2 / width * Erf.erfc(width * ring.stripsToMm()) / 1e3;
+        Blown centre = new Blown(1);
+        // The middle of a small face gets no more than what is nearest to the outline.
+        centre.set(0, Math.min(along * beyondM / ring.centreM2(), most * bell(ring.stripsToMm())));
+        return new Exposure(
+                border.wPerM2K,
+                border.riseK,
+                centre.wPerM2K[0],
+                centre.riseK[0],
+                new Exposure.Inboard(
+                        new double[][] {strips[0].wPerM2K, strips[1].wPerM2K},
+                        new double[][] {strips[0].riseK, strips[1].riseK},
+                        side,
+                        1));
+    }
+
+    /** Moving air that is a kelvin over the room, beside what the still air takes. */
+    private record Blown(double[] wPerM2K, double[] riseK) {
+        Blown(int count) {
+            this(new double[count], new double[count]);
+        }
+
+        void set(int i, double blownWPerM2K) {
+            wPerM2K[i] = Exposure.STILL_AIR_W_PER_M2K + blownWPerM2K;
+            riseK[i] = blownWPerM2K / wPerM2K[i];
+        }
+    }
+
+    /** As wide as the spot at half its height. */
+    private double bell(double mm) {
+        return Math.exp(-4 * Math.log(2) * Math.pow(mm / source.spotMm(), 2));
     }
 
     private double[][] spots(int steps) {
@@ -150,9 +233,8 @@ final class Meeting {
                         ? pieces.turn().wrap(LED_MM_PER_S * (step + (look + 0.5) / LOOKS) * stepS)
                         : onStretch((look + 0.5) / LOOKS);
                 for (int i = 0; i < pieces.count(); i++) {
-                    double distance = pieces.turn().apart(pieces.pieces().get(i).middleMm(), at) / source.spotMm();
-                    // A bell as wide as the spot at half its height.
-                    shares[step][i] += Math.exp(-4 * Math.log(2) * distance * distance) / LOOKS;
+                    shares[step][i] +=
+                            bell(pieces.turn().apart(pieces.pieces().get(i).middleMm(), at)) / LOOKS;
                 }
             }
         }

@@ -5,11 +5,11 @@ import ridgefall.core.material.Sheet;
 import ridgefall.core.profile.HeatStack;
 
 /**
- * What a {@link HeatRing} is made of: cells that hold heat, J/K, and what joins them, W/K. Columns cell by cell, outermost
+ * What every ring is made of: cells that hold heat, J/K, and what joins them, W/K. Columns of the border cell by cell, outermost
  * first, each cell for all pieces ({@code cell * pieces + piece}); the frame piece by piece; the centre column with the back
  * last.
  */
-final class RingNetwork {
+abstract sealed class RingNetwork permits FaceNetwork, PanelNetwork {
     static final double AIR_W_PER_MK = 0.027;
     static final double RADIATION_W_PER_M2K = 5;
 
@@ -20,11 +20,6 @@ final class RingNetwork {
     static final int OPTICAL = 2;
     static final int DISPLAY = 6;
     static final int BATTERY = 8;
-
-    /** The cells of a column that its surroundings are tied to: the glass, and the last of the ledge. */
-    static final int[] TIED = {0, 1, 2, 3, COLUMN - 1};
-
-    static final int TIES = TIED.length;
 
     final HeatStack stack;
     final int pieces;
@@ -39,7 +34,13 @@ final class RingNetwork {
     final double[] rimToBackWPerK;
     final double[] rimLossWPerK;
     final double[] alongWPerK;
-    final double centreM2;
+    /** Of the frame's outer side. */
+    final double[] sideM2;
+
+    final double bodyJPerK;
+    /** All of the front that is not border. */
+    final double insideM2;
+
     final int centreCells;
     final int displayFrom;
     final int batteryFrom;
@@ -62,6 +63,7 @@ final class RingNetwork {
         rimToBackWPerK = new double[n];
         rimLossWPerK = new double[n];
         alongWPerK = new double[n];
+        sideM2 = new double[n];
         columnJPerK = new double[COLUMN * n];
         columnWPerK = new double[(COLUMN - 1) * n];
         Sheet glass = stack.glass();
@@ -75,7 +77,7 @@ final class RingNetwork {
             faceM2[i] = stack.borderAreaM2() * ledgeMm[i] / 1e3 * lengthM[i] / meanLedgeM2;
             border += faceM2[i];
         }
-        double bodyJPerK = stack.bodyKg() * stack.bodyJPerKgK();
+        bodyJPerK = stack.bodyKg() * stack.bodyJPerKgK();
         double ledgeJPerK = ledge.heatCapacityJPerM3K() * ledge.thicknessM() * border;
         // A light plastic body can have less to give to the frame than the ledge alone holds.
         double rim = Math.max(0.05 * bodyJPerK, stack.rimShare() * bodyJPerK - ledgeJPerK);
@@ -88,17 +90,17 @@ final class RingNetwork {
             double across = ledgeMm[i] / 1e3 / 2 / (ledge.conductivityWPerMK() * ledge.thicknessM() * lengthM[i]);
             ledgeToRimWPerK[i] = 1 / (halfCell(ledge, LEDGE) / faceM2[i] + across);
             rimToBackWPerK[i] = stack.rimToBackWPerMK() * lengthM[i];
-            rimLossWPerK[i] = Exposure.STILL_AIR_W_PER_M2K * lengthM[i] * stack.thicknessMm() / 1e3;
+            sideM2[i] = lengthM[i] * stack.thicknessMm() / 1e3;
+            rimLossWPerK[i] = Exposure.STILL_AIR_W_PER_M2K * sideM2[i];
             double apart = (lengthM[i] + lengthMm[(i + 1) % n] / 1e3) / 2;
             alongWPerK[i] = ledge.conductivityWPerMK() * frameSectionM2 / apart;
         }
-        centreM2 = stack.areaM2() - border;
+        insideM2 = stack.areaM2() - border;
         displayFrom = GLASS + (stack.fused() ? OPTICAL : 0);
         batteryFrom = displayFrom + DISPLAY;
         centreCells = batteryFrom + BATTERY + 1;
         centreJPerK = new double[centreCells];
         centreWPerK = new double[centreCells][centreCells];
-        centre(bodyJPerK);
     }
 
     private void column(int i, Sheet... layers) {
@@ -117,9 +119,12 @@ final class RingNetwork {
         }
     }
 
-    private void centre(double bodyJPerK) {
-        double batteryM2 = stack.batteryShare() * centreM2;
-        int back = centreCells - 1;
+    /**
+     * The centre from its glass to its battery, and how both sides of that know the back.
+     *
+     * @param overBatteryM2 of it over the battery
+     */
+    final void front(double centreM2, double overBatteryM2, double batteryM2) {
         cells(0, GLASS, stack.glass(), centreM2);
         double toDisplay = halfCell(stack.display(), DISPLAY);
         if (stack.fused()) {
@@ -133,11 +138,10 @@ final class RingNetwork {
         cells(displayFrom, DISPLAY, stack.display(), centreM2);
         cells(batteryFrom, BATTERY, stack.battery(), batteryM2);
         double battery = halfCell(stack.battery(), BATTERY);
-        link(batteryFrom - 1, batteryFrom, batteryM2 / (toDisplay + airGap(stack.gapMm()) + battery));
-        centreJPerK[back] = (1 - stack.rimShare()) * bodyJPerK;
+        link(batteryFrom - 1, batteryFrom, overBatteryM2 / (toDisplay + airGap(stack.gapMm()) + battery));
+        int back = centreCells - 1;
         link(back - 1, back, batteryM2 / (battery + 1 / stack.batteryToBackWPerM2K()));
-        link(batteryFrom - 1, back, (centreM2 - batteryM2) / (toDisplay + 1 / stack.displayToBackWPerM2K()));
-        centreWPerK[back][back] += Exposure.STILL_AIR_W_PER_M2K * stack.areaM2() + sum(rimToBackWPerK);
+        link(batteryFrom - 1, back, (centreM2 - overBatteryM2) / (toDisplay + 1 / stack.displayToBackWPerM2K()));
     }
 
     private void cells(int from, int count, Sheet sheet, double areaM2) {
@@ -156,15 +160,15 @@ final class RingNetwork {
         centreWPerK[b][a] -= wPerK;
     }
 
-    private static double cellJPerK(Sheet sheet, int count, double areaM2) {
+    static double cellJPerK(Sheet sheet, int count, double areaM2) {
         return sheet.heatCapacityJPerM3K() * sheet.thicknessM() / count * areaM2;
     }
 
-    private static double halfCell(Sheet sheet, int count) {
+    static double halfCell(Sheet sheet, int count) {
         return sheet.thicknessM() / count / 2 / sheet.conductivityWPerMK();
     }
 
-    private static double airGap(double gapMm) {
+    static double airGap(double gapMm) {
         return 1 / (AIR_W_PER_MK / (gapMm / 1e3) + RADIATION_W_PER_M2K);
     }
 
@@ -172,15 +176,7 @@ final class RingNetwork {
         return Arrays.stream(values).sum();
     }
 
-    double facing(double wPerM2K, double areaM2) {
+    final double facing(double wPerM2K, double areaM2) {
         return areaM2 / (1 / wPerM2K + glassHalfM2KPerW);
-    }
-
-    /** The glass between centre and border as a fin, per length of edge. */
-    double fin(Exposure exposure) {
-        Sheet glass = stack.glass();
-        return Math.sqrt(glass.conductivityWPerMK()
-                * glass.thicknessM()
-                * Math.max(exposure.centreWPerM2K(), Exposure.STILL_AIR_W_PER_M2K));
     }
 }

@@ -24,7 +24,7 @@ public record Setup(double settingC, Double dial, Double distanceMm, Sweep sweep
         return new Setup(fact.settingC(), fact.dial(), fact.distanceMm(), fact.sweep(), fact.where());
     }
 
-    Setup at(double otherC) {
+    public Setup at(double otherC) {
         return new Setup(otherC, dial, distanceMm, sweep, where);
     }
 

@@ -45,7 +45,8 @@ public final class StandInBench {
         for (int i = 0; i < transfer.length; i++) {
             transfer[i] *= 1 + UNEVEN * Math.sin(2 * Math.PI * i / transfer.length + turned);
         }
-        return new Exposure(transfer, exposure.borderRiseK(), exposure.centreWPerM2K(), exposure.centreRiseK());
+        return new Exposure(
+                transfer, exposure.borderRiseK(), exposure.centreWPerM2K(), exposure.centreRiseK(), exposure.inboard());
     }
 
     /** What a thermocouple there shows, °C. */

@@ -158,7 +158,7 @@ record Timeline(
     Passage pass(Function<HeatSource, double[]> scores, UnaryOperator<Exposure> touching) {
         HeatSource first = phases.get(0).source();
         HeatRing ring =
-                device.pieces().ring(bench(first, phases.get(0).setup(), scores).stack());
+                device.pieces().ring(bench(first, phases.get(0).setup(), scores).stack(), air());
         Exposure still = Exposure.stillAir(ring.pieces());
         List<Exposure.Over> over = phases.stream()
                 .map(phase -> phase.source() == null

@@ -9,8 +9,7 @@ import java.util.List;
  *
  * @param bond the coldest of the pieces that are meant to get warm
  * @param rim the frame at the coldest of them
- * @param display its hottest cell, or what lies at its edge where that is hotter, since it ends behind the same glass: the bond
- *     line's glass side; under air, which warms the border alone, the glass itself, always a little hotter than a panel's edge
+ * @param display its hottest cell, or its edge where that is hotter
  * @param plastics the bezel where it faces the source, else the frame at its hottest
  * @param snapshots the whole state, every {@value #SNAPSHOT} steps
  */
@@ -73,7 +72,7 @@ record Track(
             double edge = 0;
             double bezel = 0;
             for (int piece = 0; piece < ring.pieces(); piece++) {
-                edge = Math.max(edge, air ? ring.glass(state, piece) : ring.bondAtGlass(state, piece));
+                edge = Math.max(edge, ring.panelsEdge(state, piece, air));
                 bezel = Math.max(bezel, plasticBezel ? ring.glass(state, piece) : ring.rim(state, piece));
             }
             double before = beforeK(state, i * track.stepS);

@@ -15,10 +15,19 @@ import ridgefall.core.material.Cutting;
 
 /** Reckoned on one bench, warmed again by one means. */
 final class BenchWarmth implements Warmth {
+    /** Before that nothing of it has come through glass. */
+    private static final double BOND_LAGS_S = 45;
+
     /** Nobody blows at one stretch for longer before cutting it, nor puts a device back for longer. */
     private static final double LONGEST_STROKE_S = 120;
 
     private static final double LONGEST_AGAIN_S = 600;
+
+    /** Air at one stretch hardly warms the battery: it may go on where a face may not begin again. */
+    private static final double BESIDE_BATTERY_K = 2;
+
+    /** The other hand follows the pick in steps no finer than this. */
+    private static final double FOLLOWS_MM = 15;
 
     /** A hand lays the pick down no oftener than this. */
     private static final double LEAST_CUTTING_S = 20;
@@ -29,6 +38,7 @@ final class BenchWarmth implements Warmth {
     private final Bench bench;
     private final Turn turn;
     private final Means means;
+    private final Cutting cutting;
     private final double untilC;
     private final double giveUpS;
     private final Double toldS;
@@ -38,6 +48,9 @@ final class BenchWarmth implements Warmth {
     private double sinceWarmS;
     /** Once it was taken up, air stays on. */
     private boolean airOn;
+
+    private Bench.AtSource held;
+    private EdgeInterval heldOver;
 
     /**
      * As it is planned: everything is reckoned.
@@ -49,17 +62,17 @@ final class BenchWarmth implements Warmth {
     }
 
     /**
-     * As a hand follows a plan on a bench that is another: it feels the bond and reads the glass, but sees no battery; what is put
-     * back on its source lies there for as long as it was told.
+     * As a hand follows a plan on a bench that is another: what is put back on its source lies there for as long as it was told.
      */
     static BenchWarmth followed(Bench bench, Turn turn, Cutting cutting, Means means, double againSeconds) {
-        return new BenchWarmth(bench, turn, cutting, means, Double.POSITIVE_INFINITY, againSeconds);
+        return new BenchWarmth(bench, turn, cutting, means, Opening.LONGEST_S, againSeconds);
     }
 
     private BenchWarmth(Bench bench, Turn turn, Cutting cutting, Means means, double giveUpS, Double toldS) {
         this.bench = bench;
         this.turn = turn;
         this.means = means;
+        this.cutting = cutting;
         this.untilC = cutting.adhesive().softFromC(cutting.handNPerMm(), means.untilMmPerS());
         this.giveUpS = giveUpS;
         this.toldS = toldS;
@@ -112,13 +125,15 @@ final class BenchWarmth implements Warmth {
         if (bench.bondC(stroke) >= untilC) {
             return false;
         }
-        Setup setup = means.setup().over(stroke);
-        Bench.AtSource on = bench.on(means.source(), setup);
-        if (!allowed(on)) {
+        if (held == null || turn.apart(turn.middle(stroke), turn.middle(heldOver)) > FOLLOWS_MM) {
+            held = bench.on(means.source(), means.setup().over(stroke));
+            heldOver = stroke;
+        }
+        if (!allowed(held)) {
             return false;
         }
-        on.step();
-        acts.add(new Act(means.source(), setup, BenchRun.STEP_S));
+        step(held);
+        acts.add(new Act(means.source(), means.setup().over(heldOver), BenchRun.STEP_S));
         return true;
     }
 
@@ -150,18 +165,40 @@ final class BenchWarmth implements Warmth {
             }
         } else {
             double longest = means.air() ? LONGEST_STROKE_S : LONGEST_AGAIN_S;
+            double before;
             do {
-                on.step();
-            } while (on.seconds() < longest && coldest(meant) < untilC && allowed(on));
+                before = cuttingSeconds(meant);
+                step(on);
+            } while (on.seconds() < longest
+                    && coldest(meant) < untilC
+                    && allowed(on)
+                    && (!means.air()
+                            || on.seconds() < BOND_LAGS_S
+                            || before - cuttingSeconds(meant) > BenchRun.STEP_S));
         }
         acts.add(new Act(means.source(), setup, on.seconds()));
         goneS += handling + on.seconds();
         return Optional.of(new Warming(means.source(), setup, on.seconds()));
     }
 
+    private void step(Bench.AtSource on) {
+        if (means.air()) {
+            on.step(bench.glassCautionC() - means.shortOfCautionK());
+        } else {
+            on.step();
+        }
+    }
+
+    /** Air is held off in the hand: of the glass there is nothing to foresee. */
     private boolean allowed(Bench.AtSource on) {
-        return on.nextFaceOverK() < -means.shortOfCautionK()
-                && (toldS != null || bench.batteryOverK() < -means.shortOfCautionK());
+        double batteryOverK = means.air() ? BESIDE_BATTERY_K : -means.shortOfCautionK();
+        return (means.air() || on.nextFaceOverK() < -means.shortOfCautionK())
+                && (toldS != null && !means.air() || bench.batteryOverK() < batteryOverK);
+    }
+
+    /** At the speed that the coldest of it allows: a stroke goes on for as long as that gets shorter by more than it takes. */
+    private double cuttingSeconds(List<EdgeInterval> where) {
+        return where.stream().mapToDouble(EdgeInterval::lengthMm).sum() / cutting.mmPerS(coldest(where));
     }
 
     private double coldest(List<EdgeInterval> where) {

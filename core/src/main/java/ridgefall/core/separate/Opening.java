@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.units.Band;
 
@@ -29,7 +30,7 @@ public record Opening(
         Band followed,
         String nearestLimit) {
     /** Longer is no plan. */
-    private static final double LONGEST_S = 75 * 60;
+    static final double LONGEST_S = 75 * 60;
 
     /** So much of an edge may be left for a thin blade and patience. */
     private static final double COLD_SHARE = 0.15;
@@ -42,7 +43,7 @@ public record Opening(
     }
 
     public boolean feasible() {
-        return keptShare >= KEPT_SHARE && !cold() && seconds() <= LONGEST_S;
+        return keptShare >= KEPT_SHARE && !cold() && Math.max(seconds(), followed.p90()) <= LONGEST_S;
     }
 
     /** What comes after its first warming, in words. */
@@ -62,6 +63,11 @@ public record Opening(
     Opening told(List<String> because) {
         return new Opening(
                 heat.told(feasible(), because), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
+    }
+
+    /** The same on another source like it. */
+    Opening begunOn(HeatSource other) {
+        return new Opening(heat.called(other), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
     }
 
     /** Whether a soak is the first stretch of air that goes along with the cut. */

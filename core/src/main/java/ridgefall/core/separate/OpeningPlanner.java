@@ -4,11 +4,15 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import ridgefall.core.heat.Bench;
 import ridgefall.core.heat.BenchRun;
 import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.HeatFact.Sweep;
@@ -38,8 +42,9 @@ public final class OpeningPlanner {
     /** And for air in the other hand all the while: what one soak opens is left alone. */
     static final double BOTH_HANDS_S = 120;
 
-    private static final double[] AIR_C = {90, 120, 160, 200};
+    private static final double[] AIR_C = {120, 200, 300};
     private static final double[] SOAK_SHARES = {1, 0.75, 0.5};
+    private static final double BEFORE_AIR_SHARE = 0.6;
     private static final double[] SHORT_OF_CAUTION_K = {2, 5, 10};
     /** Warmed where the pick goes slower than the first, until it goes as fast as the second, mm/s. */
     private static final double[][] SPEEDS_MM_PER_S = {{0.8, 2}, {0.5, 1}, {1, 3}, {1.5, 6}, {0.5, 4}};
@@ -54,6 +59,11 @@ public final class OpeningPlanner {
 
     private static final double SHORTEST_S = 10;
     private static final int BENCHES = 10;
+
+    /** So much later than the soonest at a coarse look it may still be the soonest. */
+    private static final double WORTH_A_LOOK = 1.3;
+
+    private static final int LOOKED_AT = 3;
 
     private final HeatQuestion question;
     private final CutPlanner.Round round;
@@ -79,7 +89,7 @@ public final class OpeningPlanner {
         Setup setup = air ? heat.source().usual(heat.settingC(), Sweep.STRETCH_BY_STRETCH) : heat.setup();
         Candidate candidate =
                 new Candidate(heat, air ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
-        Tried tried = planner.tried(candidate, BenchRun.firstLook(question, heat.source()), Double.POSITIVE_INFINITY);
+        Tried tried = planner.tried(candidate, planner.firstLook(candidate), Double.POSITIVE_INFINITY);
         double seconds = tried.seconds();
         CutPlan cut = CutPlanner.plan(planner.round, tried.cuts(), null, air(question, candidate.means()));
         return new Opening(
@@ -207,10 +217,25 @@ public final class OpeningPlanner {
     }
 
     private List<Opening> ranked(List<HeatPlan> heat) {
-        List<Opening> best = heat.parallelStream().map(this::best).sorted(ORDER).toList();
+        // Sources that differ by name alone open it alike.
+        Map<HeatSource, List<HeatPlan>> alike = heat.stream()
+                .collect(Collectors.groupingBy(
+                        plan -> plan.source().nameless(), LinkedHashMap::new, Collectors.toList()));
+        List<Opening> best = alike.values().parallelStream()
+                .flatMap(plans -> alike(best(plans.get(0)), plans))
+                .sorted(ORDER)
+                .toList();
         return best.stream()
                 .map(opening -> opening.told(because(opening, best.get(0))))
                 .toList();
+    }
+
+    /** Put back on its own source, each names its own. */
+    private Stream<Opening> alike(Opening opening, List<HeatPlan> plans) {
+        return plans.stream()
+                .map(plan -> plan == plans.get(0)
+                        ? opening
+                        : opening.means().air() ? opening.begunOn(plan.source()) : best(plan));
     }
 
     private static final Comparator<Opening> ORDER =
@@ -225,46 +250,90 @@ public final class OpeningPlanner {
                                 .filter(s -> s <= LONGEST_ROUND_S)
                                 .mapToObj(s -> new Candidate(heat, s, means)))
                         .toList()
-                : again(heat).map(means -> new Candidate(heat, soak, means)).toList();
-        Tried best = null;
-        for (Candidate candidate : begun) {
-            best = sooner(best, candidate);
-            if (best.enough()) {
-                return finely(best.candidate());
+                : again(heat)
+                        .flatMap(means -> soaks(soak, means.air()).mapToObj(s -> new Candidate(heat, s, means)))
+                        .toList();
+        return new Search().among(begun);
+    }
+
+    /**
+     * From the soonest of some ways to begin on to its best speeds and soak. What warms it again is one thing with the limits kept
+     * on most benches and another with them passed: so the best by each is looked at finely before one is taken.
+     */
+    private final class Search {
+        private final Map<String, Tried> bestBySource = new LinkedHashMap<>();
+        private Tried best;
+
+        Opening among(List<Candidate> begun) {
+            for (Candidate candidate : begun) {
+                weigh(candidate);
+                if (best.enough()) {
+                    return finely(List.of(best.candidate()));
+                }
+            }
+            atItsSpeeds();
+            Tried whole = best;
+            for (double share : SOAK_SHARES) {
+                weigh(shorter(whole.candidate(), share));
+            }
+            if (best != whole) {
+                atItsSpeeds();
+            }
+            return finely(bestBySource.values().stream()
+                    .filter(tried -> Double.isFinite(tried.cost()))
+                    .sorted(Comparator.comparing(Tried::cost))
+                    .limit(LOOKED_AT)
+                    .map(Tried::candidate)
+                    .toList());
+        }
+
+        private void weigh(Candidate candidate) {
+            Tried tried = tried(
+                    candidate,
+                    firstLook(candidate),
+                    best == null ? Double.POSITIVE_INFINITY : WORTH_A_LOOK * best.cost());
+            best = best == null || tried.cost() < best.cost() ? tried : best;
+            bestBySource.merge(candidate.means().source().id(), tried, (a, b) -> b.cost() < a.cost() ? b : a);
+        }
+
+        private void atItsSpeeds() {
+            Candidate from = best.candidate();
+            for (double[] speeds : SPEEDS_MM_PER_S) {
+                weigh(from.by(from.means().speeds(speeds[0], speeds[1])));
             }
         }
-        for (double[] speeds : SPEEDS_MM_PER_S) {
-            best = sooner(best, best.candidate().by(best.candidate().means().speeds(speeds[0], speeds[1])));
-        }
-        for (double share : SOAK_SHARES) {
-            best = sooner(best, shorter(best.candidate(), share));
-        }
-        return finely(best.candidate());
+    }
+
+    /** What is as warm as its battery may be leaves nothing to air. */
+    private static DoubleStream soaks(double whole, boolean air) {
+        return air ? DoubleStream.of(wholeSteps(BEFORE_AIR_SHARE * whole), whole) : DoubleStream.of(whole);
     }
 
     private Stream<Means> again(HeatPlan heat) {
         Stream<Means> air = question.sources().stream()
                 .filter(source -> source.kind().air())
-                .flatMap(OpeningPlanner::byAir);
+                .flatMap(this::byAir);
         return Stream.concat(Stream.of(means(heat.source(), heat.setup())), air);
     }
 
-    private static Stream<Means> byAir(HeatSource source) {
+    /** Hotter than a hand can hold in check it is set by nobody; but there is always its least. */
+    private Stream<Means> byAir(HeatSource source) {
+        double leastC = held(source, AIR_C[0]);
         return Arrays.stream(AIR_C)
-                .map(c -> Math.max(source.minC(), Math.min(source.maxC(), c)))
+                .map(c -> held(source, c))
                 .distinct()
-                .mapToObj(c -> means(source, source.usual(c, Sweep.STRETCH_BY_STRETCH)));
+                .mapToObj(c -> source.usual(c, Sweep.STRETCH_BY_STRETCH))
+                .filter(setup -> setup.settingC() == leastC
+                        || !BenchRun.firstLook(question, source, source).tooHotToHold(source, setup))
+                .map(setup -> means(source, setup));
+    }
+
+    private static double held(HeatSource source, double settingC) {
+        return Math.max(source.minC(), Math.min(source.maxC(), settingC));
     }
 
     private static Means means(HeatSource source, Setup setup) {
         return new Means(source, setup, SPEEDS_MM_PER_S[0][0], SPEEDS_MM_PER_S[0][1], SHORT_OF_CAUTION_K[0]);
-    }
-
-    private Tried sooner(Tried best, Candidate candidate) {
-        double limit = best == null ? Double.POSITIVE_INFINITY : best.cost();
-        Tried tried =
-                tried(candidate, BenchRun.firstLook(question, candidate.heat().source()), limit);
-        return best == null || tried.cost() < best.cost() ? tried : best;
     }
 
     private Tried tried(Candidate candidate, BenchRun bench, double giveUpS) {
@@ -273,22 +342,40 @@ public final class OpeningPlanner {
         return new Tried(candidate, round.cut(warmth), warmth);
     }
 
+    private BenchRun firstLook(Candidate candidate) {
+        return BenchRun.firstLook(
+                question, candidate.heat().source(), candidate.means().source());
+    }
+
     private static Act soak(Candidate candidate) {
         return new Act(candidate.heat().source(), candidate.heat().setup(), candidate.soakSeconds());
     }
 
-    /** Once more finely, as far from the limits as it takes. */
-    private Opening finely(Candidate candidate) {
-        Opening opening = null;
+    /** Once more finely: the soonest that keeps every stop, as far from the cautions as it takes. */
+    private Opening finely(List<Candidate> candidates) {
+        List<Opening> looked = new ArrayList<>();
+        List<Candidate> left = candidates;
         for (double away : SHORT_OF_CAUTION_K) {
-            Candidate careful = candidate.by(candidate.means().keeping(away));
-            BenchRun bench = BenchRun.usual(question, candidate.heat().source());
-            opening = opening(tried(careful, bench, Double.POSITIVE_INFINITY));
-            if (opening.keptShare() >= Opening.KEPT_SHARE) {
-                break;
+            List<Tried> soonestFirst = left.parallelStream()
+                    .map(candidate -> tried(
+                            candidate.by(candidate.means().keeping(away)),
+                            BenchRun.usual(question, candidate.heat().source()),
+                            Double.POSITIVE_INFINITY))
+                    .sorted(Comparator.comparing(Tried::cost))
+                    .toList();
+            left = new ArrayList<>();
+            for (Tried tried : soonestFirst) {
+                Opening opening = opening(tried);
+                looked.add(opening);
+                if (opening.feasible()) {
+                    return opening;
+                } else if (opening.keptShare() < Opening.KEPT_SHARE) {
+                    // Whatever else hinders it would further from the cautions hinder it more.
+                    left.add(tried.candidate());
+                }
             }
         }
-        return opening;
+        return looked.stream().min(ORDER).orElseThrow();
     }
 
     private Opening opening(Tried tried) {
@@ -300,11 +387,12 @@ public final class OpeningPlanner {
                 .average()
                 // What was not meant to go cold, and does.
                 .orElse(heat.reheatSeconds());
-        List<Followed> followed = BenchRun.spread(question, heat.source(), BENCHES)
+        List<Outcome> followed = BenchRun.spread(
+                        question, heat.source(), candidate.means().source(), BENCHES)
                 .parallel()
                 .map(bench -> followed(candidate, bench, againSeconds))
                 .toList();
-        long kept = followed.stream().filter(Followed::kept).count();
+        long kept = followed.stream().filter(Outcome::kept).count();
         CutPlan cut = CutPlanner.plan(round, tried.cuts(), null, air(question, candidate.means()));
         return new Opening(
                 begun(candidate, cut),
@@ -313,18 +401,20 @@ public final class OpeningPlanner {
                 cut,
                 tried.coldMm(),
                 (double) kept / BENCHES,
-                Band.of(followed.stream().mapToDouble(Followed::seconds).toArray()),
+                Band.of(followed.stream().mapToDouble(Outcome::seconds).toArray()),
                 tried.warmth().bench().nearestLimit());
     }
 
-    private record Followed(boolean kept, double seconds) {}
+    private record Outcome(boolean kept, double seconds) {}
 
-    private Followed followed(Candidate candidate, BenchRun bench, double againSeconds) {
+    private Outcome followed(Candidate candidate, BenchRun bench, double againSeconds) {
+        Bench inHand = new Followed(
+                bench, BenchRun.forItsBattery(question, candidate.heat().source()));
         BenchWarmth warmth =
-                BenchWarmth.followed(bench, round.turn(), round.cutting(), candidate.means(), againSeconds);
+                BenchWarmth.followed(inHand, round.turn(), round.cutting(), candidate.means(), againSeconds);
         warmth.first(soak(candidate));
         List<Cut> cuts = round.cut(warmth);
-        return new Followed(
+        return new Outcome(
                 bench.keptStops(),
                 candidate.soakSeconds()
                         + cuts.stream().mapToDouble(Cut::allSeconds).sum());
@@ -335,13 +425,27 @@ public final class OpeningPlanner {
         HeatPlan heat = candidate.heat();
         if (candidate.soakSeconds() == 0) {
             Warming first = cut.moves().get(0).warmFirst();
-            Setup setup = first == null ? candidate.means().setup() : first.setup();
-            return question.planner(HeatPlanner.QUICK)
-                    .within(heat.source(), setup, Math.max(SHORTEST_S, first == null ? 0 : first.seconds()));
+            return first == null
+                    ? inHand(heat.source(), candidate.means().setup(), SHORTEST_S)
+                    : inHand(heat.source(), first.setup(), Math.max(SHORTEST_S, first.seconds()));
         }
         return candidate.soakSeconds() == wholeSteps(heat.soakSeconds())
                 ? heat
                 : heat.shortened(candidate.soakSeconds());
+    }
+
+    /** Air over a stretch, held so far off that the glass keeps its caution: as if it were set to less. */
+    private HeatPlan inHand(HeatSource source, Setup setup, double seconds) {
+        HeatPlanner planner = question.planner(HeatPlanner.QUICK);
+        HeatPlan asSet = planner.within(source, setup, seconds);
+        double share = (question.glassCautionC() - HeatQuestion.ROOM_C)
+                / (asSet.displayAtPullC().p50() - HeatQuestion.ROOM_C);
+        if (share >= 1) {
+            return asSet;
+        }
+        double lessC = HeatQuestion.ROOM_C + share * (setup.settingC() - HeatQuestion.ROOM_C);
+        return planner.within(source, setup.at(Math.max(source.minC(), lessC)), seconds)
+                .set(setup);
     }
 
     private static Candidate shorter(Candidate candidate, double share) {
@@ -388,7 +492,9 @@ public final class OpeningPlanner {
         } else if (opening.cold()) {
             return opening.nearestLimit() + " before all of the bond is warm enough to cut";
         }
-        return "it takes {s:" + Math.round(opening.seconds()) + "}";
+        return opening.seconds() > Opening.LONGEST_S
+                ? "it takes {s:" + Math.round(opening.seconds()) + "}"
+                : "on one bench in ten it takes more than {s:" + Math.round(Opening.LONGEST_S) + "}";
     }
 
     /** What does without more heat. Solvent never meets a source: it goes on once the device is off it. */

@@ -157,7 +157,11 @@ public final class ForeignBench implements Bench {
             } else {
                 AtSource on = on(act.source(), act.setup());
                 while (on.seconds() < act.seconds()) {
-                    on.step();
+                    if (act.setup().where() != null) {
+                        on.step(glassCautionC() - 2);
+                    } else {
+                        on.step();
+                    }
                 }
             }
         }
@@ -199,6 +203,11 @@ public final class ForeignBench implements Bench {
         }
 
         @Override
+        public void step(double glassBelowC) {
+            step();
+        }
+
+        @Override
         public void step() {
             run(lying(device, contact, source.kept(seconds) * riseK), BenchRun.STEP_S);
             seconds += BenchRun.STEP_S;
@@ -224,6 +233,7 @@ public final class ForeignBench implements Bench {
         private final double spot;
         private double seconds;
         private double rising;
+        private double perSecondK = 10;
 
         Led(HeatSource source, Setup setup, double wPerM2K, double riseK) {
             this.wPerM2K = wPerM2K;
@@ -260,6 +270,23 @@ public final class ForeignBench implements Bench {
             rising = faceC - before;
         }
 
+        /** Held nearer or further by what the last second did to the glass. */
+        @Override
+        public void step(double glassBelowC) {
+            for (int i = 0; i < Math.round(BenchRun.STEP_S / DT_S); i++) {
+                double before = faceC;
+                double share = Math.min(1, (glassBelowC - before) / perSecondK);
+                if (share < 0.2) {
+                    run(still, DT_S);
+                } else {
+                    double[] spots = course[(int) Math.round(seconds / DT_S + i) % course.length];
+                    run(blown(device, spots, wPerM2K, share * riseK, spot), DT_S);
+                    perSecondK = Math.max(0.5, (faceC - before) / share);
+                }
+            }
+            seconds += BenchRun.STEP_S;
+        }
+
         @Override
         public double seconds() {
             return seconds;
@@ -270,6 +297,11 @@ public final class ForeignBench implements Bench {
             double next = 0.1 * Math.max(0, HeatQuestion.ROOM_C + riseK - faceC);
             return faceC + Math.max(next, Math.max(0, rising)) - question.glassCautionC();
         }
+    }
+
+    @Override
+    public double glassCautionC() {
+        return question.glassCautionC();
     }
 
     @Override

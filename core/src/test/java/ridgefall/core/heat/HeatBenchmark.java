@@ -40,7 +40,7 @@ public class HeatBenchmark {
     private final HeatStack stack = ReferenceTablet.stack();
     private final double[] lengthMm = filled(stack.perimeterM() * 1e3 / PIECES);
     private final double[] ledgeMm = filled(stack.ledgeWidthMm());
-    private final HeatRing ring = new HeatRing(stack, lengthMm, ledgeMm);
+    private final FaceRing ring = new FaceRing(stack, lengthMm, ledgeMm);
     private final HeatQuestion question =
             new HeatQuestion(ShippedBook.quire11(), FrontCondition.CRACKED, List.of(), List.of(), HeatSource.bench());
     private final List<HeatSource> five = HeatSource.bench().stream()

@@ -1,20 +1,27 @@
 package ridgefall.core.separate;
 
-import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.Bench;
 import ridgefall.core.heat.BenchRun;
 import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.ForeignBench;
+import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
-import ridgefall.core.heat.Setup;
 import ridgefall.core.units.Band;
 
-/** Plans followed to the end on benches whose truth is another model's. */
+/**
+ * Plans followed to the end on benches whose truth is another model's. The hand is one that the product has learned from its picks:
+ * what is planned is planned for it; all else is drawn and nobody knows it.
+ */
 final class ForeignBenches {
     /** How far hands differ, as a logarithm; and how far an adhesive is from its handbook. */
     private static final double HAND_SIGMA = 0.35;
@@ -28,125 +35,80 @@ final class ForeignBenches {
     private ForeignBenches() {}
 
     /**
-     * What came of one.
+     * What came of one source on one bench.
      *
+     * @param stopped refused by the plan itself, which says what else would do
      * @param passed what got hotter than its stop
      * @param opened whether a hand came through in reasonable time
      */
-    record Outcome(List<String> passed, boolean opened, double minutes) {}
+    record Outcome(
+            HeatSource source,
+            boolean stopped,
+            List<String> passed,
+            boolean opened,
+            double forecastMinutes,
+            double minutes) {}
 
-    /** What came of many. */
-    record Report(Opening opening, List<Outcome> outcomes) {
-        long kept() {
-            return outcomes.stream()
-                    .filter(outcome -> outcome.passed().isEmpty())
-                    .count();
+    /** What came of one source on many. */
+    record Report(HeatSource source, List<Outcome> outcomes) {
+        int percent(Predicate<Outcome> of) {
+            return (int) (100 * outcomes.stream().filter(of).count() / outcomes.size());
         }
 
-        long opened() {
-            return outcomes.stream().filter(Outcome::opened).count();
+        boolean everTried() {
+            return outcomes.stream().anyMatch(outcome -> !outcome.stopped());
         }
 
-        Band minutes() {
-            return Band.of(outcomes.stream().mapToDouble(Outcome::minutes).toArray());
+        Band minutes(ToDoubleFunction<Outcome> of) {
+            return Band.of(outcomes.stream()
+                    .filter(outcome -> !outcome.stopped())
+                    .mapToDouble(of)
+                    .toArray());
         }
 
         List<String> passed() {
-            List<String> all = new ArrayList<>();
-            outcomes.forEach(outcome -> all.addAll(outcome.passed()));
-            return all;
+            return outcomes.stream()
+                    .flatMap(outcome -> outcome.passed().stream())
+                    .toList();
         }
     }
 
-    static Report follow(HeatQuestion question, Opening opening, int benches, long seed) {
-        List<Outcome> outcomes = IntStream.range(0, benches)
-                .parallel()
-                .mapToObj(n -> follow(question, opening, new Random(seed * 1_000 + n)))
+    /** By source, in the order of the bench. */
+    static Collection<Report> follow(HeatQuestion question, int benches, long seed) {
+        Map<HeatSource, List<Outcome>> bySource = IntStream.range(0, benches)
+                .mapToObj(n -> onBench(question, seed * 1_000 + n))
+                .flatMap(List::stream)
+                .collect(Collectors.groupingBy(Outcome::source, LinkedHashMap::new, Collectors.toList()));
+        return bySource.entrySet().stream()
+                .map(of -> new Report(of.getKey(), of.getValue()))
                 .toList();
-        return new Report(opening, outcomes);
     }
 
-    private static Outcome follow(HeatQuestion question, Opening opening, Random random) {
-        HeatQuestion truth = question.by(question.handNPerMm() * Math.exp(HAND_SIGMA * random.nextGaussian()));
-        CutPlanner.Round round = CutPlanner.round(truth, List.of());
+    private static List<Outcome> onBench(HeatQuestion question, long seed) {
+        double hand = Math.exp(HAND_SIGMA * new Random(seed).nextGaussian());
+        HeatQuestion learned = question.by(question.handNPerMm() * hand);
+        List<Opening> openings = OpeningPlanner.ranked(
+                learned, learned.planner(HeatPlanner.QUICK).ranked(learned.sources()));
+        return openings.parallelStream()
+                .map(opening -> opening.feasible()
+                        ? followed(learned, opening, new Random(seed))
+                        : new Outcome(opening.heat().source(), true, List.of(), false, 0, 0))
+                .toList();
+    }
+
+    private static Outcome followed(HeatQuestion question, Opening opening, Random random) {
+        CutPlanner.Round round = CutPlanner.round(question, List.of());
         ForeignBench bench = ForeignBench.drawn(question, random);
-        Reckoned along =
-                new Reckoned(bench, BenchRun.firstLook(question, opening.heat().source()));
-        BenchWarmth warmth =
-                BenchWarmth.planned(along, round.turn(), round.cutting(), opening.means(), Double.POSITIVE_INFINITY);
+        HeatSource source = opening.heat().source();
+        Bench along = new Followed(bench, BenchRun.forItsBattery(question, source));
+        BenchWarmth warmth = BenchWarmth.planned(along, round.turn(), round.cutting(), opening.means(), LONGEST_S);
         double soak = opening.stretches() ? 0 : opening.heat().soakSeconds();
-        warmth.first(new Act(opening.heat().source(), opening.heat().setup(), soak));
+        warmth.first(new Act(source, opening.heat().setup(), soak));
         List<Cut> cuts = round.cut(warmth);
         double seconds = soak + cuts.stream().mapToDouble(Cut::allSeconds).sum();
         double coldMm = cuts.stream().mapToDouble(Cut::coldMm).sum();
         boolean opened =
-                seconds <= LONGEST_S && coldMm <= COLD_SHARE * round.turn().lengthMm();
-        return new Outcome(bench.passed(), opened, seconds / 60);
-    }
-
-    /**
-     * What the hand has: it feels the bond and reads the glass of the bench that is; of the battery it knows what the product
-     * reckons meanwhile, on the likeliest bench that the same is done to.
-     */
-    private record Reckoned(ForeignBench truth, BenchRun likeliest) implements Bench {
-        @Override
-        public double bondC(double positionMm) {
-            return truth.bondC(positionMm);
-        }
-
-        @Override
-        public double bondC(EdgeInterval where) {
-            return truth.bondC(where);
-        }
-
-        @Override
-        public void rest(double seconds) {
-            truth.rest(seconds);
-            likeliest.rest(seconds);
-        }
-
-        @Override
-        public void through(List<Act> acts) {
-            truth.through(acts);
-            likeliest.through(acts);
-        }
-
-        @Override
-        public AtSource on(HeatSource source, Setup setup) {
-            AtSource there = truth.on(source, setup);
-            AtSource here = likeliest.on(source, setup);
-            return new AtSource() {
-                @Override
-                public void step() {
-                    there.step();
-                    here.step();
-                }
-
-                @Override
-                public double seconds() {
-                    return there.seconds();
-                }
-
-                @Override
-                public double nextFaceOverK() {
-                    return there.nextFaceOverK();
-                }
-            };
-        }
-
-        @Override
-        public double batteryOverK() {
-            return likeliest.batteryOverK();
-        }
-
-        @Override
-        public boolean keptStops() {
-            return truth.keptStops();
-        }
-
-        @Override
-        public String nearestLimit() {
-            return likeliest.nearestLimit();
-        }
+                !warmth.givenUp() && coldMm <= COLD_SHARE * round.turn().lengthMm();
+        return new Outcome(source, false, bench.passed(), opened, opening.seconds() / 60, seconds / 60);
     }
 }

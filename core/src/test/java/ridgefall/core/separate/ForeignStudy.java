@@ -8,14 +8,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.separate.ForeignBenches.Outcome;
 import ridgefall.core.separate.ForeignBenches.Report;
+import ridgefall.core.units.Band;
 
 /** What becomes of the best plans on benches of another model's physics; written as a page. */
 public final class ForeignStudy {
@@ -27,12 +29,12 @@ public final class ForeignStudy {
         List<String> lines = new ArrayList<>(List.of(
                 "# Plans on another physics",
                 "",
-                "Every plan that is offered for whole glass, followed on " + benches
+                "Every source on whole glass, planned for the hand at the bench and followed on " + benches
                         + " benches of another model's physics",
-                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold. Made by `./ridgefall bench`.",
+                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; stopped is what the plan itself refuses, and says what else would do. Made by `./ridgefall bench`.",
                 "",
-                "| device | begun with | stops kept | opened | forecast, min | taken, min (10 / 50 / 90 of 100) | passed |",
-                "|---|---|---|---|---|---|---|"));
+                "| device | begun with | stops kept | opened | stopped | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
+                "|---|---|---|---|---|---|---|---|"));
         for (DeviceProfile profile :
                 ShippedBook.IDS.stream().map(ShippedBook::profile).toList()) {
             if (!profile.bonded()) {
@@ -40,11 +42,9 @@ public final class ForeignStudy {
             }
             HeatQuestion question =
                     new HeatQuestion(profile, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
-            List<Opening> openings = OpeningPlanner.ranked(
-                    question, question.planner(HeatPlanner.FULL).ranked(question.sources()));
-            for (Opening opening : openings) {
-                if (opening.feasible() && !opening.heat().source().id().equals("plate-2")) {
-                    lines.add(line(profile, ForeignBenches.follow(question, opening, benches, 7)));
+            for (Report report : ForeignBenches.follow(question, benches, 7)) {
+                if (!report.source().id().equals("plate-2")) {
+                    lines.add(line(profile, report));
                 }
             }
         }
@@ -59,17 +59,22 @@ public final class ForeignStudy {
                         words -> words.replaceAll(" [0-9]+$", ""), TreeMap::new, Collectors.counting()));
         return String.format(
                 Locale.ROOT,
-                "| %s | %s, %s | %d %% | %d %% | %.0f (90 of 100: %.0f) | %.0f / %.0f / %.0f | %s |",
+                "| %s | %s | %d %% | %d %% | %d %% | %s | %s | %s |",
                 profile.name(),
-                report.opening().heat().source().name(),
-                report.opening().then().replaceAll("\\{C:([0-9.]+)}", "$1 °C"),
-                100 * report.kept() / report.outcomes().size(),
-                100 * report.opened() / report.outcomes().size(),
-                report.opening().seconds() / 60,
-                report.opening().followed().p90() / 60,
-                report.minutes().p10(),
-                report.minutes().p50(),
-                report.minutes().p90(),
+                report.source().name(),
+                report.percent(outcome -> outcome.passed().isEmpty()),
+                report.percent(Outcome::opened),
+                report.percent(Outcome::stopped),
+                minutes(report, Outcome::forecastMinutes),
+                minutes(report, Outcome::minutes),
                 passed.isEmpty() ? "" : passed.toString().replaceAll("[{}]", ""));
+    }
+
+    private static String minutes(Report report, ToDoubleFunction<Outcome> of) {
+        if (!report.everTried()) {
+            return "–";
+        }
+        Band minutes = report.minutes(of);
+        return String.format(Locale.ROOT, "%.0f / %.0f / %.0f", minutes.p10(), minutes.p50(), minutes.p90());
     }
 }

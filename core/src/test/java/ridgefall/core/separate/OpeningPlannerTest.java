@@ -65,7 +65,7 @@ class OpeningPlannerTest {
             assertThat(opening.heat().because()).as(told).isNotEmpty();
             assertThat(opening.heat().feasible()).as(told).isEqualTo(opening.feasible());
             if (opening.feasible()) {
-                assertThat(opening.seconds()).as(told).isBetween(2 * 60.0, 45 * 60.0);
+                assertThat(opening.seconds()).as(told).isBetween(1.5 * 60, 45 * 60.0);
                 assertThat(opening.keptShare()).as(told).isGreaterThanOrEqualTo(0.9);
                 assertThat(opening.cut().warmings()).as(told).isLessThanOrEqualTo(16);
             }

@@ -1,15 +1,15 @@
 package ridgefall.core.heat;
 
+import static ridgefall.core.heat.FaceNetwork.TIED;
+import static ridgefall.core.heat.FaceNetwork.TIES;
 import static ridgefall.core.heat.RingNetwork.COLUMN;
 import static ridgefall.core.heat.RingNetwork.GLASS;
-import static ridgefall.core.heat.RingNetwork.TIED;
-import static ridgefall.core.heat.RingNetwork.TIES;
 
 import java.util.Arrays;
 
 /** One implicit stage: (C/δ + K)·x = C/δ·b + inflow, factored for its δ and fin. */
-final class RingStage {
-    private final RingNetwork net;
+final class FaceStage {
+    private final FaceNetwork net;
     private final int pieces;
     private final double perS;
     /** What holds each cell of a column to what it was: C/δ. */
@@ -48,7 +48,7 @@ final class RingStage {
     private final double[] rim;
     private final double[] centre;
 
-    RingStage(RingNetwork net, double deltaS, double finWPerMK) {
+    FaceStage(FaceNetwork net, double deltaS, double finWPerMK) {
         this.net = net;
         this.pieces = net.pieces;
         this.perS = 1 / deltaS;
@@ -152,7 +152,7 @@ final class RingStage {
         }
         this.exposure = exposure;
         int n = pieces;
-        centreFaceW = net.facing(exposure.centreWPerM2K(), net.centreM2);
+        centreFaceW = net.facing(exposure.centreWPerM2K(), net.insideM2);
         for (int i = 0; i < n; i++) {
             faceW[i] = net.facing(exposure.borderWPerM2K()[i], net.faceM2[i]);
             faceShare[i] = faceW[i] / (1 + faceW[i] * answer[0][i]);

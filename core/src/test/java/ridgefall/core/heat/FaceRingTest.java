@@ -12,14 +12,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The edge-resolved model: what it reduces to, what it conserves, and the same network solved another way. */
-class HeatRingTest {
+class FaceRingTest {
     private static final double PLATE_RISE_K = 80 - 22;
 
     private static Exposure.Over always(Exposure exposure) {
         return (from, to) -> exposure;
     }
 
-    private static double[] soaked(HeatRing ring, Exposure exposure, double stepS, double seconds) {
+    private static double[] soaked(FaceRing ring, Exposure exposure, double stepS, double seconds) {
         return ring.run(ring.atRoom(), 0, always(exposure), stepS, (int) Math.round(seconds / stepS), (t, s) -> {});
     }
 
@@ -40,7 +40,7 @@ class HeatRingTest {
             double back,
             double display,
             double battery) {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), 128);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), 128);
         double[] end = soaked(ring, Exposure.uniform(128, 150, PLATE_RISE_K), 0.5, seconds);
         for (int piece : new int[] {0, 40, 127}) {
             assertThat(new double[] {
@@ -60,7 +60,7 @@ class HeatRingTest {
     @ParameterizedTest
     @CsvSource({"55, 29.65", "60, 44.59", "65, 79.83", "70, 243.6"})
     void overAPlasticFrameTheBondIsWarmWhenTheReferenceSays(double celsius, double seconds) {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.plastic(), 12);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.plastic(), 12);
         double[] before = soaked(ring, Exposure.uniform(12, 150, PLATE_RISE_K), 0.25, seconds * 0.98);
         double[] after = soaked(ring, Exposure.uniform(12, 150, PLATE_RISE_K), 0.25, seconds * 1.02);
         assertThat(celsius).isBetween(22 + ring.bond(before, 0), 22 + ring.bond(after, 0));
@@ -69,7 +69,7 @@ class HeatRingTest {
     @ParameterizedTest
     @ValueSource(ints = {3, 7, 160})
     void theNumberOfPiecesChangesNothingWhereAllAreAlike(int pieces) {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), pieces);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), pieces);
         double[] end = soaked(ring, Exposure.uniform(pieces, 150, PLATE_RISE_K), 2, 300);
         assertThat(22 + ring.bond(end, 1)).isCloseTo(61.389, within(0.1));
         assertThat(22 + ring.battery(end)).isCloseTo(58.957, within(0.1));
@@ -92,8 +92,8 @@ class HeatRingTest {
                             60));
         }
 
-        HeatRing ring() {
-            return new HeatRing(ReferenceTablet.stack(), lengthMm, ledgeMm);
+        FaceRing ring() {
+            return new FaceRing(ReferenceTablet.stack(), lengthMm, ledgeMm);
         }
     }
 
@@ -102,7 +102,7 @@ class HeatRingTest {
     void solvesTheSameNetworkAsAGeneralDenseSolver(long seed) {
         Uneven uneven = Uneven.of(9, seed);
         ThermalNetwork dense = DenseRing.of(ReferenceTablet.stack(), uneven.lengthMm, uneven.ledgeMm, uneven.exposure);
-        HeatRing ring = uneven.ring();
+        FaceRing ring = uneven.ring();
         double[] fast = soaked(ring, uneven.exposure, 0.5, 200);
         double[] slow = dense.run(dense.uniform(0), 0.05, 4000, (t, now) -> {});
         double[] inOrder = DenseRing.asRingState(slow, 9);
@@ -113,7 +113,7 @@ class HeatRingTest {
     @ValueSource(longs = {5, 6, 7})
     void whatFlowsInIsWhatTheDeviceHolds(long seed) {
         Uneven uneven = Uneven.of(24, seed);
-        HeatRing ring = uneven.ring();
+        FaceRing ring = uneven.ring();
         double[] flow = {ring.inflowW(ring.atRoom(), uneven.exposure) / 2};
         double step = 0.05;
         double[] end = ring.run(ring.atRoom(), 0, always(uneven.exposure), step, 6000, (t, s) -> {
@@ -124,7 +124,7 @@ class HeatRingTest {
 
     @Test
     void aCoolingDeviceGivesAllItsHeatToTheRoomAndNoneIsMade() {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), 12);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), 12);
         Exposure air = Exposure.stillAir(12);
         double[] warm = soaked(ring, Exposure.uniform(12, 150, PLATE_RISE_K), 1, 300);
         double[] before = {ring.storedJ(warm)};
@@ -138,7 +138,7 @@ class HeatRingTest {
     @Test
     void anExposureThatIsMadeAnewEachStepIsTheSameAsOneThatStays() {
         Uneven uneven = Uneven.of(16, 8);
-        HeatRing ring = uneven.ring();
+        FaceRing ring = uneven.ring();
         Exposure e = uneven.exposure;
         double[] kept = soaked(ring, e, 1, 120);
         double[] anew = ring.run(
@@ -156,8 +156,8 @@ class HeatRingTest {
         Uneven uneven = Uneven.of(10, 9);
         Exposure e = uneven.exposure;
         int by = 3;
-        HeatRing turned =
-                new HeatRing(ReferenceTablet.stack(), turned(uneven.lengthMm, by), turned(uneven.ledgeMm, by));
+        FaceRing turned =
+                new FaceRing(ReferenceTablet.stack(), turned(uneven.lengthMm, by), turned(uneven.ledgeMm, by));
         double[] straightEnd = soaked(uneven.ring(), e, 1, 90);
         double[] turnedEnd = soaked(
                 turned,
@@ -181,7 +181,7 @@ class HeatRingTest {
 
     @Test
     void twiceTheSourceIsTwiceTheRise() {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), 8);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), 8);
         double one = ring.bond(soaked(ring, Exposure.uniform(8, 150, 20), 1, 100), 0);
         double two = ring.bond(soaked(ring, Exposure.uniform(8, 150, 40), 1, 100), 0);
         assertThat(two).isCloseTo(2 * one, within(1e-9));
@@ -189,7 +189,7 @@ class HeatRingTest {
 
     @Test
     void aStretchThatTouchesNothingStaysBehindAndItsNeighboursHelpItThroughTheFrame() {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), 100);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), 100);
         Exposure lifted = Exposure.uniform(100, 150, PLATE_RISE_K);
         Arrays.fill(lifted.borderWPerM2K(), 40, 50, 15);
         double[] end = soaked(ring, lifted, 1, 240);
@@ -201,7 +201,7 @@ class HeatRingTest {
 
     @Test
     void aStepOfThreeSecondsIsAsGoodAsOneOfATenth() {
-        HeatRing ring = HeatRing.uniform(ReferenceTablet.stack(), 8);
+        FaceRing ring = FaceRing.uniform(ReferenceTablet.stack(), 8);
         Exposure plate = Exposure.uniform(8, 150, PLATE_RISE_K);
         for (int seconds : List.of(30, 60, 120, 300)) {
             double[] coarse = soaked(ring, plate, 3, seconds);

@@ -18,15 +18,15 @@ import ridgefall.core.profile.HeatStack;
  * plans will stand on. Here under air that is wiped over a stretch, against an independent three-dimensional model: how warm the bond gets, how hot
  * the panel's edge, and what is left of both once the air is off. Nothing of the ring is fitted to it.
  */
-class StripRingTest {
+class PanelRingTest {
     private static final int PIECES = 165;
     private static final double STEP_S = 0.5;
 
-    private static StripExposure wiped(StripRing ring, double pieceMm, double wPerM2K, double stretchMm) {
+    private static Exposure wiped(PanelRing ring, double pieceMm, double wPerM2K, double stretchMm) {
         double[] border = new double[PIECES];
         double[] borderRise = new double[PIECES];
-        double[][] inboard = new double[StripNetwork.STRIPS][PIECES];
-        double[][] inboardRise = new double[StripNetwork.STRIPS][PIECES];
+        double[][] inboard = new double[PanelNetwork.STRIPS][PIECES];
+        double[][] inboardRise = new double[PanelNetwork.STRIPS][PIECES];
         double[] side = new double[PIECES];
         for (int i = 0; i < PIECES; i++) {
             double air = wPerM2K * AirStretch.wiped((i - PIECES / 2) * pieceMm, stretchMm);
@@ -40,7 +40,7 @@ class StripRingTest {
                 inboardRise[s][i] = onStrip / inboard[s][i];
             }
         }
-        return new StripExposure(border, borderRise, inboard, inboardRise, 9, 0, side, 1);
+        return new Exposure(border, borderRise, 9, 0, new Exposure.Inboard(inboard, inboardRise, side, 1));
     }
 
     @ParameterizedTest
@@ -51,10 +51,10 @@ class StripRingTest {
     void bondAndPanelsEdgeAreAsWarmAsTheyAreInThreeDimensions(String frame, int wPerM2K, int stretchMm)
             throws IOException {
         HeatStack stack = frame.equals("metal") ? ReferenceTablet.stack() : ReferenceTablet.plastic();
-        StripRing ring = StripRing.uniform(stack, PIECES);
+        PanelRing ring = PanelRing.uniform(stack, PIECES);
         double pieceMm = stack.perimeterMm() / PIECES;
-        StripExposure air = wiped(ring, pieceMm, wPerM2K, stretchMm);
-        StripExposure still = StripExposure.stillAir(PIECES);
+        Exposure air = wiped(ring, pieceMm, wPerM2K, stretchMm);
+        Exposure still = Exposure.stillAir(PIECES);
         for (String phase : List.of("heating", "off_after_30", "off_after_60")) {
             boolean heating = phase.equals("heating");
             double[] state = ring.atRoom();
@@ -90,7 +90,7 @@ class StripRingTest {
     }
 
     /** A ring with a different ledge, length and exposure on every piece. */
-    private record Uneven(double[] lengthMm, double[] ledgeMm, StripExposure exposure) {
+    private record Uneven(double[] lengthMm, double[] ledgeMm, Exposure exposure) {
         static Uneven of(int pieces, long seed) {
             Random random = new Random(seed);
             double[] parts = random.doubles(pieces, 0.5, 1.5).toArray();
@@ -99,15 +99,15 @@ class StripRingTest {
             return new Uneven(
                     Arrays.stream(parts).map(p -> p * perimeter / whole).toArray(),
                     random.doubles(pieces, 1.5, 5).toArray(),
-                    new StripExposure(
+                    new Exposure(
                             random.doubles(pieces, 10, 300).toArray(),
                             random.doubles(pieces, 0, 80).toArray(),
                             120,
                             60));
         }
 
-        StripRing ring() {
-            return new StripRing(ReferenceTablet.stack(), lengthMm, ledgeMm);
+        PanelRing ring() {
+            return new PanelRing(ReferenceTablet.stack(), lengthMm, ledgeMm);
         }
     }
 
@@ -116,11 +116,11 @@ class StripRingTest {
     void solvesTheSameNetworkAsAGeneralDenseSolver(long seed) {
         Uneven uneven = Uneven.of(9, seed);
         ThermalNetwork dense =
-                DenseStripRing.of(ReferenceTablet.stack(), uneven.lengthMm, uneven.ledgeMm, uneven.exposure);
-        StripRing ring = uneven.ring();
+                DensePanelRing.of(ReferenceTablet.stack(), uneven.lengthMm, uneven.ledgeMm, uneven.exposure);
+        PanelRing ring = uneven.ring();
         double[] fast = run(ring, ring.atRoom(), uneven.exposure, 200);
         double[] slow = dense.run(dense.uniform(0), 0.05, 4000, (t, now) -> {});
-        double[] inOrder = DenseStripRing.asRingState(slow, 9);
+        double[] inOrder = DensePanelRing.asRingState(slow, 9);
         assertThat(fast).hasSameSizeAs(inOrder).containsExactly(inOrder, within(0.01));
     }
 
@@ -128,7 +128,7 @@ class StripRingTest {
     @ValueSource(longs = {5, 6})
     void whatFlowsInIsWhatTheDeviceHolds(long seed) {
         Uneven uneven = Uneven.of(24, seed);
-        StripRing ring = uneven.ring();
+        PanelRing ring = uneven.ring();
         double[] flow = {ring.inflowW(ring.atRoom(), uneven.exposure) / 2};
         double step = 0.05;
         double[] end = ring.run(ring.atRoom(), 0, (a, b) -> uneven.exposure, step, 6000, (t, s) -> {
@@ -141,12 +141,12 @@ class StripRingTest {
     @ParameterizedTest
     @CsvSource({"30, 33.575", "60, 39.457", "180, 54.217", "600, 66.807"})
     void onAPlateTheBondIsAsWarmAsTheReference(int seconds, double bondC) {
-        StripRing ring = StripRing.uniform(ReferenceTablet.stack(), 24);
-        double[] end = run(ring, ring.atRoom(), StripExposure.uniform(24, 150, 58), seconds);
+        PanelRing ring = PanelRing.uniform(ReferenceTablet.stack(), 24);
+        double[] end = run(ring, ring.atRoom(), Exposure.uniform(24, 150, 58), seconds);
         assertThat(22 + ring.bond(end, 0)).isCloseTo(bondC, within(0.7));
     }
 
-    private static double[] run(StripRing ring, double[] from, StripExposure exposure, double seconds) {
+    private static double[] run(PanelRing ring, double[] from, Exposure exposure, double seconds) {
         int steps = (int) Math.round(seconds / STEP_S);
         return steps == 0 ? from : ring.run(from, 0, (a, b) -> exposure, STEP_S, steps, (t, s) -> {});
     }

@@ -6,13 +6,13 @@ import ridgefall.core.material.Sheet;
 import ridgefall.core.profile.HeatStack;
 
 /** The ring of a fused device written down node by node for a general solver, straight from its description. */
-final class DenseStripRing {
+final class DensePanelRing {
     private static final int CENTRE = 4 + 2 + 6 + 8;
     private static final int PIECE = 13 + 6;
 
-    private DenseStripRing() {}
+    private DensePanelRing() {}
 
-    static ThermalNetwork of(HeatStack stack, double[] lengthMm, double[] ledgeMm, StripExposure exposure) {
+    static ThermalNetwork of(HeatStack stack, double[] lengthMm, double[] ledgeMm, Exposure exposure) {
         Builder b = new Builder();
         int n = lengthMm.length;
         double perimeter = stack.perimeterM();

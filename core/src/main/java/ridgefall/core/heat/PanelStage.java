@@ -1,11 +1,11 @@
 package ridgefall.core.heat;
 
-import static ridgefall.core.heat.StripNetwork.COLUMN;
-import static ridgefall.core.heat.StripNetwork.GLASS;
-import static ridgefall.core.heat.StripNetwork.GROUPS;
-import static ridgefall.core.heat.StripNetwork.INBOARD;
-import static ridgefall.core.heat.StripNetwork.STRIP;
-import static ridgefall.core.heat.StripNetwork.STRIPS;
+import static ridgefall.core.heat.PanelNetwork.COLUMN;
+import static ridgefall.core.heat.PanelNetwork.GLASS;
+import static ridgefall.core.heat.PanelNetwork.GROUPS;
+import static ridgefall.core.heat.PanelNetwork.INBOARD;
+import static ridgefall.core.heat.PanelNetwork.STRIP;
+import static ridgefall.core.heat.PanelNetwork.STRIPS;
 
 import java.util.Arrays;
 
@@ -14,8 +14,13 @@ import java.util.Arrays;
  * tied to its frame and, by its glass, to the strip beside it; a strip is a few cells tied to the centre and to its part of the
  * back; frames and backs make two rings.
  */
-final class StripStage {
-    private final StripNetwork net;
+final class PanelStage {
+    /** Which cells of the strips are tied to a group of the centre: the last strip to glass and panel, each strip to the battery. */
+    private static final int[][] TIED_TO = {
+        {(STRIPS - 1) * STRIP}, {(STRIPS - 1) * STRIP + 1}, {(STRIPS - 1) * STRIP + 2}, {STRIP - 1, 2 * STRIP - 1}, {}
+    };
+
+    private final PanelNetwork net;
     private final int pieces;
     private final double perS;
     private final int centreCells;
@@ -26,7 +31,7 @@ final class StripStage {
     private final double[] stripBeforeWPerK;
 
     // From here on with the front as it is exposed.
-    private StripExposure exposure;
+    private Exposure exposure;
     private final double[] faceW;
     private final double[][] stripFaceW = new double[STRIPS][];
     private double centreFaceW;
@@ -62,12 +67,14 @@ final class StripStage {
     private final PairedRings rings;
     private final double[][] centreFactor;
     private final double[] held;
+    private final double[] answered;
+    private final double[][] right = new double[INBOARD][];
     private final double[] column;
     private final double[][] strip = new double[INBOARD][];
     private final double[] rim;
     private final double[] centre;
 
-    StripStage(StripNetwork net, double deltaS) {
+    PanelStage(PanelNetwork net, double deltaS) {
         this.net = net;
         this.pieces = net.pieces;
         this.perS = 1 / deltaS;
@@ -87,10 +94,11 @@ final class StripStage {
         rings = new PairedRings(net.alongWPerK, net.backAlongWPerK);
         centreFactor = new double[centreCells][centreCells];
         held = new double[COLUMN * pieces];
+        answered = new double[pieces];
         column = new double[COLUMN * pieces];
         rim = new double[2 * pieces];
         centre = new double[centreCells];
-        for (double[][] rows : new double[][][] {stripFaceW, strips, strip, tiedToBack, toBack}) {
+        for (double[][] rows : new double[][][] {stripFaceW, strips, strip, right, tiedToBack, toBack}) {
             Arrays.setAll(rows, row -> new double[pieces]);
         }
         Arrays.setAll(pull, g -> new double[2 * pieces]);
@@ -120,18 +128,24 @@ final class StripStage {
         }
     }
 
-    /** What it faces from here on; the same again costs nothing. */
-    void face(StripExposure exposure) {
-        if (exposure == this.exposure) {
+    /** Whether it is factored for what transfers like this. */
+    boolean faces(Exposure other) {
+        return other.transfersAs(exposure);
+    }
+
+    /** What it faces from here on; what transfers the same again costs nothing. */
+    void face(Exposure exposure) {
+        boolean factored = faces(exposure);
+        this.exposure = exposure;
+        if (factored) {
             return;
         }
-        this.exposure = exposure;
         centreFaceW = net.facing(exposure.centreWPerM2K(), net.centreM2);
         for (int i = 0; i < pieces; i++) {
             faceW[i] = net.facing(exposure.borderWPerM2K()[i], net.faceM2[i]);
-            tieWPerK[i] = net.borderTieWPerK(i, exposure.inboardWPerM2K()[0][i]);
+            tieWPerK[i] = net.borderTieWPerK(i, exposure.stripWPerM2K(0, i));
             for (int s = 0; s < STRIPS; s++) {
-                stripFaceW[s][i] = net.facingStrip(exposure.inboardWPerM2K()[s][i], net.stripM2[s][i]);
+                stripFaceW[s][i] = net.facingStrip(exposure.stripWPerM2K(s, i), net.stripM2[s][i]);
             }
         }
         factorColumns();
@@ -207,7 +221,7 @@ final class StripStage {
             for (int g = 0; g < GROUPS; g++) {
                 for (int a = 0; a < INBOARD; a++) {
                     double answer = 0;
-                    for (int b = 0; b < INBOARD; b++) {
+                    for (int b : TIED_TO[g]) {
                         answer += matrix[a][b] * tied[b][g][i];
                     }
                     toGroup[a][g][i] = answer;
@@ -238,7 +252,7 @@ final class StripStage {
                     + net.backAlongWPerK[i]
                     + net.backAlongWPerK[(i + n - 1) % n]
                     + backThrough;
-            double side = exposure.sideWPerM2K() == null ? 0 : exposure.sideWPerM2K()[i] * net.sideM2[i];
+            double side = exposure.sideWPerM2K(i) * net.sideM2[i];
             rimDiagonal[i] = net.rimJPerK[i] * perS
                     + tie
                     - tie * tie * toLedge[ledge + i]
@@ -322,11 +336,11 @@ final class StripStage {
         centreFactor[0][0] += centreFaceW;
         for (int g = 0; g < GROUPS; g++) {
             double own = 0;
-            for (int a = 0; a < INBOARD; a++) {
-                own += StripNetwork.sum(tied[a][g]);
+            for (int a : TIED_TO[g]) {
+                own += PanelNetwork.sum(tied[a][g]);
             }
-            own += g == GROUPS - 1 ? StripNetwork.sum(net.backInwardsWPerK) : 0;
-            int cells = StripNetwork.groupCells(g);
+            own += g == GROUPS - 1 ? PanelNetwork.sum(net.backInwardsWPerK) : 0;
+            int cells = PanelNetwork.groupCells(g);
             for (int k = 0; k < cells; k++) {
                 centreFactor[net.groupFrom(g) + k][net.groupFrom(g) + k] += own / cells;
             }
@@ -348,19 +362,17 @@ final class StripStage {
     /** How one group of the centre is joined to another through strips and frames. */
     private double through(int g, int h) {
         double through = dot(pull[g], drawn[h]);
-        for (int i = 0; i < pieces; i++) {
-            for (int a = 0; a < INBOARD; a++) {
-                through += tied[a][g][i] * toGroup[a][h][i];
-            }
+        for (int a : TIED_TO[g]) {
+            through += dot(tied[a][g], toGroup[a][h]);
         }
         return through;
     }
 
     /** A group's cells share what it is joined by. */
     private void spread(int g, int h, double through) {
-        double each = through / StripNetwork.groupCells(g) / StripNetwork.groupCells(h);
-        for (int a = 0; a < StripNetwork.groupCells(g); a++) {
-            for (int b = 0; b < StripNetwork.groupCells(h); b++) {
+        double each = through / PanelNetwork.groupCells(g) / PanelNetwork.groupCells(h);
+        for (int a = 0; a < PanelNetwork.groupCells(g); a++) {
+            for (int b = 0; b < PanelNetwork.groupCells(h); b++) {
                 int row = net.groupFrom(g) + a;
                 int at = net.groupFrom(h) + b;
                 centreFactor[Math.max(row, at)][Math.min(row, at)] -= g == h && row != at && a < b ? 0 : each;
@@ -370,7 +382,7 @@ final class StripStage {
 
     private double group(int g) {
         double sum = 0;
-        int cells = StripNetwork.groupCells(g);
+        int cells = PanelNetwork.groupCells(g);
         for (int k = 0; k < cells; k++) {
             sum += centre[net.groupFrom(g) + k];
         }
@@ -378,7 +390,7 @@ final class StripStage {
     }
 
     private void intoGroup(int g, double watts) {
-        int cells = StripNetwork.groupCells(g);
+        int cells = PanelNetwork.groupCells(g);
         for (int k = 0; k < cells; k++) {
             centre[net.groupFrom(g) + k] += watts / cells;
         }
@@ -393,16 +405,13 @@ final class StripStage {
         hold(from);
         eliminateStrips(from, stripsAt);
         int ledge = (COLUMN - 1) * n;
+        Arrays.fill(answered, 0);
+        addProducts(answered, toLedge, held);
         for (int i = 0; i < n; i++) {
-            double tie = net.ledgeToRimWPerK[i];
-            double answered = 0;
-            for (int at = i; at < rimAt; at += n) {
-                answered += toLedge[at] * held[at];
-            }
-            double side = exposure.sideWPerM2K() == null
-                    ? 0
-                    : exposure.sideWPerM2K()[i] * net.sideM2[i] * exposure.sideRiseK();
-            rim[i] = net.rimJPerK[i] * perS * from[rimAt + i] + side + tie * answered + rimToStrip[i] * strip[0][i];
+            rim[i] = net.rimJPerK[i] * perS * from[rimAt + i]
+                    + exposure.sideWPerM2K(i) * net.sideM2[i] * exposure.sideRiseK()
+                    + net.ledgeToRimWPerK[i] * answered[i]
+                    + rimToStrip[i] * strip[0][i];
             double back = net.backJPerK[i] * perS * from[backAt + i];
             for (int s = 0; s < STRIPS; s++) {
                 back += tiedToBack[s][i] * strip[s * STRIP + STRIP - 1][i];
@@ -416,7 +425,7 @@ final class StripStage {
         centre[0] += centreFaceW * exposure.centreRiseK();
         for (int g = 0; g < GROUPS; g++) {
             double watts = dot(pull[g], rim);
-            for (int a = 0; a < INBOARD; a++) {
+            for (int a : TIED_TO[g]) {
                 watts += dot(tied[a][g], strip[a]);
             }
             intoGroup(g, watts);
@@ -474,23 +483,36 @@ final class StripStage {
     /** As warm as the strips would be with frame and centre at the room's temperature. */
     private void eliminateStrips(double[] from, int stripsAt) {
         int n = pieces;
-        double[] right = new double[INBOARD];
-        for (int i = 0; i < n; i++) {
-            for (int a = 0; a < INBOARD; a++) {
-                right[a] = stripBeforeWPerK[a * n + i] * from[stripsAt + a * n + i];
+        for (int a = 0; a < INBOARD; a++) {
+            double[] rightHere = right[a];
+            for (int i = 0; i < n; i++) {
+                rightHere[i] = stripBeforeWPerK[a * n + i] * from[stripsAt + a * n + i];
             }
-            for (int s = 0; s < STRIPS; s++) {
-                right[s * STRIP] += stripFaceW[s][i] * exposure.inboardRiseK()[s][i];
+        }
+        for (int s = 0; s < STRIPS; s++) {
+            for (int i = 0; i < n; i++) {
+                right[s * STRIP][i] += stripFaceW[s][i] * exposure.stripRiseK(s, i);
             }
-            for (int at = i; at < held.length; at += n) {
-                right[0] += toStrip[at] * held[at];
-            }
-            for (int a = 0; a < INBOARD; a++) {
-                double sum = 0;
-                for (int b = 0; b < INBOARD; b++) {
-                    sum += strips[a * INBOARD + b][i] * right[b];
+        }
+        addProducts(right[0], toStrip, held);
+        for (int a = 0; a < INBOARD; a++) {
+            double[] sum = strip[a];
+            Arrays.fill(sum, 0);
+            for (int b = 0; b < INBOARD; b++) {
+                double[] row = strips[a * INBOARD + b];
+                double[] by = right[b];
+                for (int i = 0; i < n; i++) {
+                    sum[i] += row[i] * by[i];
                 }
-                strip[a][i] = sum;
+            }
+        }
+    }
+
+    /** Cell by cell of a column, for all pieces. */
+    private void addProducts(double[] to, double[] a, double[] b) {
+        for (int k = 0, at = 0; k < COLUMN; k++) {
+            for (int i = 0; i < pieces; i++, at++) {
+                to[i] += a[at] * b[at];
             }
         }
     }
