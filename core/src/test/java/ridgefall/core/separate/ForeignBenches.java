@@ -37,13 +37,13 @@ final class ForeignBenches {
     /**
      * What came of one source on one bench.
      *
-     * @param stopped refused by the plan itself, which says what else would do
+     * @param refused by the plan itself, which says what else would do
      * @param passed what got hotter than its stop
      * @param opened whether a hand came through in reasonable time
      */
     record Outcome(
             HeatSource source,
-            boolean stopped,
+            boolean refused,
             List<String> passed,
             boolean opened,
             double forecastMinutes,
@@ -56,12 +56,12 @@ final class ForeignBenches {
         }
 
         boolean everTried() {
-            return outcomes.stream().anyMatch(outcome -> !outcome.stopped());
+            return outcomes.stream().anyMatch(outcome -> !outcome.refused());
         }
 
         Band minutes(ToDoubleFunction<Outcome> of) {
             return Band.of(outcomes.stream()
-                    .filter(outcome -> !outcome.stopped())
+                    .filter(outcome -> !outcome.refused())
                     .mapToDouble(of)
                     .toArray());
         }

@@ -27,7 +27,7 @@ class ForeignBenchesTest {
         Report report = ForeignBenches.follow(watch, BENCHES, 7).iterator().next();
         assertThat(report.passed()).hasSizeLessThanOrEqualTo(BENCHES / 20);
         // The others have hands too weak for the bond, and are told so before.
-        assertThat(report.percent(outcome -> outcome.opened() || outcome.stopped()))
+        assertThat(report.percent(outcome -> outcome.opened() || outcome.refused()))
                 .isGreaterThanOrEqualTo(95);
         assertThat(report.percent(Outcome::opened)).isGreaterThanOrEqualTo(65);
         assertThat(report.minutes(Outcome::minutes).p50())

@@ -31,10 +31,10 @@ public final class ForeignStudy {
                 "",
                 "Every source on whole glass, planned for the hand at the bench and followed on " + benches
                         + " benches of another model's physics",
-                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; stopped is what the plan itself refuses, and says what else would do. Made by `./ridgefall bench`.",
+                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; refused is what the plan itself refuses, and says what else would do; held up is what came to where its limits allow no more warmth, where the product says a thin blade, solvent or no further. Made by `./ridgefall bench`.",
                 "",
-                "| device | begun with | stops kept | opened | stopped | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
-                "|---|---|---|---|---|---|---|---|"));
+                "| device | begun with | stops kept | opened | refused | held up | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
+                "|---|---|---|---|---|---|---|---|---|"));
         for (DeviceProfile profile :
                 ShippedBook.IDS.stream().map(ShippedBook::profile).toList()) {
             if (!profile.bonded()) {
@@ -59,12 +59,13 @@ public final class ForeignStudy {
                         words -> words.replaceAll(" [0-9]+$", ""), TreeMap::new, Collectors.counting()));
         return String.format(
                 Locale.ROOT,
-                "| %s | %s | %d %% | %d %% | %d %% | %s | %s | %s |",
+                "| %s | %s | %d %% | %d %% | %d %% | %d %% | %s | %s | %s |",
                 profile.name(),
                 report.source().name(),
                 report.percent(outcome -> outcome.passed().isEmpty()),
                 report.percent(Outcome::opened),
-                report.percent(Outcome::stopped),
+                report.percent(Outcome::refused),
+                report.percent(outcome -> !outcome.opened() && !outcome.refused()),
                 minutes(report, Outcome::forecastMinutes),
                 minutes(report, Outcome::minutes),
                 passed.isEmpty() ? "" : passed.toString().replaceAll("[{}]", ""));
