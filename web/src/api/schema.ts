@@ -1260,6 +1260,7 @@ export interface components {
       | components["schemas"]["RepairAgreed"]
       | components["schemas"]["ReplacementPriced"]
       | components["schemas"]["RisksAccepted"]
+      | components["schemas"]["RoomRead"]
       | components["schemas"]["ScrewsCounted"]
       | components["schemas"]["Sealed"]
       | components["schemas"]["SettingChanged"]
@@ -3245,6 +3246,15 @@ export interface components {
        * @enum {string}
        */
       type: "RisksAccepted";
+    };
+    RoomRead: {
+      /** Format: double */
+      celsius: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "RoomRead";
     };
     ScrewsCounted: {
       /** @enum {string} */
@@ -5796,6 +5806,9 @@ export const replacementPricedTypeValues: ReadonlyArray<
 export const risksAcceptedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["RisksAccepted"]["type"]
 > = ["RisksAccepted"];
+export const roomReadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["RoomRead"]["type"]
+> = ["RoomRead"];
 export const screwsCountedDirectionValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["direction"]
 > = ["OUT", "IN"];

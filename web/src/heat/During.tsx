@@ -40,7 +40,7 @@ export function During({
       </Button>
       {!forecast.flat && <span className="font-semibold text-alarm">lies on an edge only</span>}
       {momentOf(forecast, elapsed) === "LIMIT" && (
-        <span className="font-semibold text-alarm">take it off: a limit is near</span>
+        <span className="font-semibold text-alarm">off now: it is past its limit</span>
       )}
       {asking && (
         <NewSetting

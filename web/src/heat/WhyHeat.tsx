@@ -50,8 +50,8 @@ export function WhyHeat({
           Heat flows from the source through glass and bond into the frame all round the edge, and through the
           display into the battery; {plan.weighed} plausible benches are run side by side. The bond is
           workable from {temperature(plan.workableFromC, units)}, where a pick goes through at a finger's
-          width in a quarter of a minute or faster. {hand} On {Math.round(plan.readyShare * 100)} of 100
-          benches it is so after {clockWords(Math.round(plan.soakSeconds))}.{" "}
+          width in a quarter of a minute or faster. {say(hand, units)} On {Math.round(plan.readyShare * 100)}{" "}
+          of 100 benches it is so after {clockWords(Math.round(plan.soakSeconds))}.{" "}
           {plan.then &&
             "From there the whole way round was run, with every source the bench owns to warm it again, and followed on ten benches that are each a little different. "}
           A thermometer on the frame beats all of this.

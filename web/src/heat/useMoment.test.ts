@@ -44,6 +44,14 @@ describe("where a soak stands", () => {
     expect(vi.mocked(ring).mock.calls).toEqual([["READY"], ["LATEST"]]);
   });
 
+  it("rings every ten seconds for what is past its limit", () => {
+    const { rerender } = soak(239);
+    for (let elapsed = 240; elapsed <= 265; elapsed++) {
+      rerender({ elapsed });
+    }
+    expect(vi.mocked(ring).mock.calls).toEqual([["LATEST"], ["LATEST"], ["LATEST"]]);
+  });
+
   it("keeps quiet of what was so when the page was opened", () => {
     const { rerender } = soak(200);
     rerender({ elapsed: 201 });

@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { cleanup, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { MemoryRouter } from "react-router";
 import { largeAction } from "./largeAction";
@@ -11,6 +11,12 @@ const clock = vi.hoisted(() => ({ nowS: 0 }));
 vi.mock("@/time/clock", async (original) => ({
   ...(await original<typeof import("@/time/clock")>()),
   useServerSeconds: () => clock.nowS,
+}));
+
+/** Past its limit after five minutes, where it runs on. */
+vi.mock("@/heat/useHeat", () => ({
+  useForecast: (_job: string, _seq: number, wanted: boolean) =>
+    wanted ? { moments: [{ kind: "LIMIT", fromSeconds: 300 }] } : undefined,
 }));
 
 function choice(label: string, mine = true): Choice {
@@ -100,6 +106,15 @@ describe("the next action", () => {
     show(step([choice("Off the source")], { waitsFor: 20 }), {}, 240);
     expect(screen.queryByRole("timer")).not.toBeInTheDocument();
     expect(screen.getByText(/Soaking on Plate 1: time is up/)).toBeInTheDocument();
+  });
+
+  it("says loudly when what lies there is past its limit, whether its time is up or not", () => {
+    const off = step([choice("Off the source")], { waitsFor: 20 });
+    show(off, {}, 330);
+    expect(screen.getByText(/off now, it is past its limit/)).toBeInTheDocument();
+    cleanup();
+    show(off, { timers: [{ ...JOB.timers[0], seconds: 400 }] as Job["timers"] }, 330);
+    expect(screen.getByRole("timer")).toHaveTextContent("Off now: it is past its limit");
   });
 
   it("has two others beside it at most, and none that is not this role's", () => {

@@ -1,6 +1,8 @@
 import clsx from "clsx";
 import { RotateCcw } from "lucide-react";
 import { Link } from "react-router";
+import { useForecast } from "@/heat/useHeat";
+import { momentOf } from "@/heat/useMoment";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { say, type Units } from "@/units/units";
 import type { LargeAction } from "./largeAction";
@@ -278,25 +280,33 @@ function Taking({
   const timer = job.timers.find((t) => t.seq === step.waitsFor);
   const left = timer ? secondsLeft(timer.startedAt, timer.seconds, now) : 0;
   const waiting = timer !== undefined && left > 0;
+  const forecast = useForecast(job.id, timer?.seq ?? 0, timer?.warmth === "RISING");
+  const off = timer !== undefined && momentOf(forecast, timer.seconds - left) === "LIMIT";
   const title = say(step.title, units);
   const hint = step.hint === null ? undefined : say(step.hint, units);
   return (
     <>
       {waiting ? (
         <div
-          className="flex min-w-0 flex-1 items-center gap-3 border-4 border-lamp px-3 lg:gap-6 lg:px-6"
+          className={clsx(
+            "flex min-w-0 flex-1 items-center gap-3 border-4 px-3 lg:gap-6 lg:px-6",
+            off ? "border-alarm bg-alarm text-on-alarm" : "border-lamp",
+          )}
           role="timer"
         >
           <span className="digits text-5xl font-bold lg:text-7xl">{clockWords(left)}</span>
           <span className="text-xl leading-tight">
             <span className={clsx("line-clamp-2", title.length <= LONG && "lg:text-2xl")}>{title}</span>
-            {hint && <small className="hidden text-base text-deep-quiet lg:line-clamp-2">{hint}</small>}
+            {off && <strong className="block lg:text-3xl">Off now: it is past its limit</strong>}
+            {hint && !off && (
+              <small className="hidden text-base text-deep-quiet lg:line-clamp-2">{hint}</small>
+            )}
           </span>
         </div>
       ) : (
         <Lamp
           step={step}
-          above={timer ? `${title}: time is up` : title}
+          above={timer ? `${title}: ${off ? "off now, it is past its limit" : "time is up"}` : title}
           words={say(choice.label, units)}
           below={hint}
           onGo={onGo}

@@ -59,11 +59,11 @@ describe("a running timer in the shell", () => {
     shown.forecast = { moments: SOON };
     expect(show("RISING", 100)).toHaveTextContent("2:20Soakingjob 7");
     expect(show("RISING", 190)).toHaveTextContent("0:50Bond readyjob 7");
-    expect(show("RISING", 235)).toHaveTextContent("0:05Limit nearjob 7");
+    expect(show("RISING", 235)).toHaveTextContent("0:05Off nowjob 7");
   });
 
-  it("says that a limit is near rather than that the time is over", () => {
+  it("says to take it off rather than that the time is over", () => {
     shown.forecast = { moments: SOON };
-    expect(show("RISING", 260)).toHaveTextContent("+0:20Limit nearjob 7");
+    expect(show("RISING", 260)).toHaveTextContent("+0:20Off nowjob 7");
   });
 });

@@ -11,7 +11,7 @@ export function TimerChip({ timer }: { timer: Timer }) {
   return timer.warmth === "RISING" ? <SoakChip timer={timer} /> : <Chip timer={timer} words={timer.words} />;
 }
 
-const MOMENTS: Partial<Record<Moment, string>> = { READY: "Bond ready", LIMIT: "Limit near" };
+const MOMENTS: Partial<Record<Moment, string>> = { READY: "Bond ready", LIMIT: "Off now" };
 
 /** A soak says how it stands wherever one is: hands are rarely at the screen of the job that needs them. */
 function SoakChip({ timer }: { timer: Timer }) {
@@ -28,7 +28,7 @@ function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; u
       to={`/jobs/${timer.jobId}`}
       className={clsx(
         "flex shrink-0 items-center gap-2 rounded px-2 py-0.5",
-        over ? "bg-on-deep text-deep" : "text-on-deep",
+        urgent ? "bg-alarm text-on-alarm" : over ? "bg-on-deep text-deep" : "text-on-deep",
       )}
     >
       <span className="digits text-xl font-semibold lg:text-2xl">{clockWords(left)}</span>

@@ -216,7 +216,7 @@ final class HeatViews {
                     rough,
                     stillWarm,
                     soaks,
-                    hand.words(),
+                    hand.words() + room(question),
                     openings.stream()
                             .map(opening -> HeatPlanView.of(opening, taken, stillWarm, role))
                             .toList());
@@ -225,6 +225,12 @@ final class HeatViews {
 
     record StretchForecast(
             double fromMm, double lengthMm, List<Double> bondC, BandView readyAtSeconds, BandView coldAtSeconds) {}
+
+    private static String room(HeatQuestion question) {
+        return question.roomC() == HeatQuestion.USUAL_ROOM_C
+                ? " The room is taken to have {C:" + Math.round(question.roomC()) + "}."
+                : " The room has {C:" + question.roomC() + "}, as it was read.";
+    }
 
     /** By hand or by an instrument. */
     record MeasuredPoint(double seconds, Surface surface, double celsius) {}

@@ -144,7 +144,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
 
     private double idle() {
         synchronized (noise) {
-            return HeatQuestion.ROOM_C + NOISE_K * noise.nextGaussian();
+            return HeatQuestion.USUAL_ROOM_C + NOISE_K * noise.nextGaussian();
         }
     }
 
@@ -163,7 +163,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
         HeatSource source = course.heatQuestion().source(SOURCE);
         Setup setup = Setup.face(
                 HeatState.of(course.state()).runningSoak().orElseThrow().settingC());
-        return bench(soaking.get()).surfaceC(source, setup) + idle() - HeatQuestion.ROOM_C;
+        return bench(soaking.get()).surfaceC(source, setup) + idle() - HeatQuestion.USUAL_ROOM_C;
     }
 
     private double since(Run soaking) {

@@ -165,7 +165,7 @@ public final class BenchRun implements Bench {
 
     @Override
     public double bondC(double positionMm) {
-        return HeatQuestion.ROOM_C + ring.bond(state, device.pieces().at(positionMm));
+        return device.roomC() + ring.bond(state, device.pieces().at(positionMm));
     }
 
     @Override
@@ -174,7 +174,7 @@ public final class BenchRun implements Bench {
         for (int piece : device.pieces().on(where)) {
             coldest = Math.min(coldest, ring.bond(state, piece));
         }
-        return HeatQuestion.ROOM_C + coldest;
+        return device.roomC() + coldest;
     }
 
     @Override
@@ -219,9 +219,9 @@ public final class BenchRun implements Bench {
 
         private On(HeatSource source, Setup setup) {
             Unknown.Bench bench = bench(source, setup);
-            double rise = bench.riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C);
+            double rise = bench.riseK(source, setup, setup.settingC(), device.roomC());
             this.air = source.kind().air();
-            this.sourceC = HeatQuestion.ROOM_C + rise;
+            this.sourceC = device.roomC() + rise;
             this.over = new Meeting(device, source, setup, STEP_S, Timeline.SPOTS)
                     .over(ring, bench.contactWPerM2K(), s -> source.kept(s) * rise, true);
         }
@@ -238,7 +238,7 @@ public final class BenchRun implements Bench {
 
         @Override
         public void step(double glassBelowC) {
-            step(over.between(seconds, seconds + STEP_S).inHand(glassBelowC - HeatQuestion.ROOM_C));
+            step(over.between(seconds, seconds + STEP_S).inHand(glassBelowC - device.roomC()));
         }
 
         private void step(Exposure exposure) {
@@ -277,7 +277,7 @@ public final class BenchRun implements Bench {
 
     /** The glass at its hottest, °C. */
     private double hottest(double[] state) {
-        return HeatQuestion.ROOM_C + ring.hottestGlass(state);
+        return device.roomC() + ring.hottestGlass(state);
     }
 
     @Override
@@ -321,7 +321,7 @@ public final class BenchRun implements Bench {
     }
 
     private void note(Limit limit, double riseK) {
-        nowC.put(limit, HeatQuestion.ROOM_C + riseK);
-        peakC.merge(limit, HeatQuestion.ROOM_C + riseK, Math::max);
+        nowC.put(limit, device.roomC() + riseK);
+        peakC.merge(limit, device.roomC() + riseK, Math::max);
     }
 }

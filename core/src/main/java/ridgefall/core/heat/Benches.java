@@ -42,16 +42,16 @@ final class Benches {
     private final Map<Integer, Track> usuallyOff = new ConcurrentHashMap<>();
 
     /** @param setup its setting is of no account */
-    Benches(HeatedDevice device, HeatSource source, Setup setup, double roomC, int count) {
-        this(device, source, setup, roomC, count, 0);
+    Benches(HeatedDevice device, HeatSource source, Setup setup, int count) {
+        this(device, source, setup, count, 0);
     }
 
     /** @param atLeastS how long they are looked at whatever is usual */
-    Benches(HeatedDevice device, HeatSource source, Setup setup, double roomC, int count, double atLeastS) {
+    Benches(HeatedDevice device, HeatSource source, Setup setup, int count, double atLeastS) {
         this.device = device;
         this.source = source;
         this.setup = setup;
-        this.roomC = roomC;
+        this.roomC = device.roomC();
         this.knowledge = Knowledge.of(source, device.profileId());
         this.steps = Math.max(setup.sweep() == Sweep.STRETCH_BY_STRETCH ? STEPS_A_STRETCH : STEPS, (int)
                 Math.ceil(atLeastS / STEP_S));

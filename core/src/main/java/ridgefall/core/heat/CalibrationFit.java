@@ -75,14 +75,14 @@ public final class CalibrationFit {
      * @param at when this is
      */
     public static Outcome of(HeatQuestion question, List<Soak> soaks, List<Measured> log, Instant at) {
-        List<String> unfit = unfit(log);
+        List<String> unfit = unfit(log, question.roomC());
         if (!unfit.isEmpty()) {
             return new Refused(unfit);
         }
         return new CalibrationFit(question, soaks, log).fit(at);
     }
 
-    private static List<String> unfit(List<Measured> log) {
+    private static List<String> unfit(List<Measured> log, double roomC) {
         List<String> reasons = new ArrayList<>();
         double seconds = log.stream().mapToDouble(Measured::seconds).max().orElse(0);
         if (seconds < LEAST_SECONDS) {
@@ -100,9 +100,9 @@ public final class CalibrationFit {
             double first = of.get(0).celsius();
             double greatest = of.stream().mapToDouble(Measured::celsius).max().orElseThrow();
             String where = surface.name().toLowerCase(Locale.ROOT);
-            if (of.get(0).seconds() < APART_S && Math.abs(first - HeatQuestion.ROOM_C) > ROOM_OFF_K) {
+            if (of.get(0).seconds() < APART_S && Math.abs(first - roomC) > ROOM_OFF_K) {
                 reasons.add("the " + where + " begins at {C:" + tenth(first) + "}: not at the room's {C:"
-                        + Math.round(HeatQuestion.ROOM_C) + "}, or in another unit");
+                        + Math.round(roomC) + "}, or in another unit");
             }
             if (greatest - first < LEAST_RISE_K) {
                 reasons.add("the " + where + " rises by {K:" + tenth(greatest - first)
@@ -160,8 +160,8 @@ public final class CalibrationFit {
                         Unknown.SURFACE,
                         mean,
                         root,
-                        bench -> bench.riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C)
-                                - usual().riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C)),
+                        bench -> bench.riseK(source, setup, setup.settingC(), question.roomC())
+                                - usual().riseK(source, setup, setup.settingC(), question.roomC())),
                 rms,
                 readings.size(),
                 mean,

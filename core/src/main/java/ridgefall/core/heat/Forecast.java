@@ -157,7 +157,7 @@ public record Forecast(
         }
 
         private Band at(Limit limit, int step) {
-            return band(bench -> HeatQuestion.ROOM_C + bench.course().peakK(limit, step));
+            return band(bench -> device.roomC() + bench.course().peakK(limit, step));
         }
 
         /** When it has to come off whatever the bond does. */
@@ -166,7 +166,7 @@ public record Forecast(
             if (last.running()) {
                 latest = latest.keptAfterwards(
                         device.limits(),
-                        HeatQuestion.ROOM_C,
+                        device.roomC(),
                         benches.stream().map(Timeline.Passage::course).toList(),
                         peaks -> Band.of(peaks, weights));
             }

@@ -187,6 +187,24 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
         }
     }
 
+    /** What a thermometer shows in the air of the bench: warming starts there, and cooling ends there. */
+    record RoomRead(double celsius) implements HeatFact {
+        @Override
+        public void check() {
+            Allowed.between("celsius", celsius, 5, 40, "°C");
+        }
+
+        @Override
+        public HeatState after(HeatState before, Entry entry) {
+            return before.inRoom(celsius);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "The room: {C:" + celsius + "}";
+        }
+    }
+
     record TemperatureRead(Surface surface, double celsius) implements HeatFact {
         @Override
         public void check() {

@@ -78,13 +78,15 @@ public record HeatPlan(
             String why,
             boolean meant) {
 
-        private Stretch warmed(double share) {
+        private Stretch warmed(double share, double roomC) {
             return new Stretch(
-                    fromMm, lengthMm, less(bondAtPullC, share), readySeconds, workableForSeconds * share, why, meant);
-        }
-
-        private static double less(double celsius, double share) {
-            return HeatQuestion.ROOM_C + share * (celsius - HeatQuestion.ROOM_C);
+                    fromMm,
+                    lengthMm,
+                    roomC + share * (bondAtPullC - roomC),
+                    readySeconds,
+                    workableForSeconds * share,
+                    why,
+                    meant);
         }
     }
 
@@ -110,11 +112,11 @@ public record HeatPlan(
     }
 
     /** Taken off sooner: what its curve says of then, the edge in proportion to its coldest. */
-    public HeatPlan shortened(double seconds) {
+    public HeatPlan shortened(double seconds, double roomC) {
         Point then = curve.stream()
                 .min(Comparator.comparingDouble(point -> Math.abs(point.seconds() - seconds)))
                 .orElseThrow();
-        double share = (then.bondC().p50() - HeatQuestion.ROOM_C) / (bondAtPullC.p50() - HeatQuestion.ROOM_C);
+        double share = (then.bondC().p50() - roomC) / (bondAtPullC.p50() - roomC);
         return new HeatPlan(
                 source,
                 setup,
@@ -136,7 +138,7 @@ public record HeatPlan(
                 howSure,
                 weighed,
                 curve,
-                stretches.stream().map(stretch -> stretch.warmed(share)).toList(),
+                stretches.stream().map(stretch -> stretch.warmed(share, roomC)).toList(),
                 influences,
                 candidates);
     }

@@ -27,12 +27,10 @@ public final class HeatPlanner {
     private static final int INFLUENCES = 4;
 
     private final HeatedDevice device;
-    private final double roomC;
     private final int benches;
 
-    HeatPlanner(HeatedDevice device, double roomC, int benches) {
+    HeatPlanner(HeatedDevice device, int benches) {
         this.device = device;
-        this.roomC = Allowed.between("roomC", roomC, 5, 40, "°C");
         this.benches = benches;
     }
 
@@ -87,7 +85,7 @@ public final class HeatPlanner {
     }
 
     private List<Trial> trials(HeatSource source) {
-        Benches over = new Benches(device, source, source.usual(source.minC(), source.wholeEdge()), roomC, benches);
+        Benches over = new Benches(device, source, source.usual(source.minC(), source.wholeEdge()), benches);
         List<Trial> trials = source.settings()
                 .parallel()
                 .mapToObj(setting -> Trial.soonest(over, setting))
@@ -108,7 +106,7 @@ public final class HeatPlanner {
     /** The forecast for a source and a setting that someone chose, with the time that suits it. */
     public HeatPlan on(HeatSource source, Setup setup) {
         source.check(setup);
-        Trial trial = Trial.soonest(new Benches(device, source, setup, roomC, benches), setup.settingC())
+        Trial trial = Trial.soonest(new Benches(device, source, setup, benches), setup.settingC())
                 .keptAfterwards();
         return trial.plan(trial.because(trial, List.of()), influences(trial), List.of());
     }
@@ -127,7 +125,7 @@ public final class HeatPlanner {
     private Trial given(HeatSource source, Setup setup, double seconds) {
         source.check(setup);
         Allowed.between("seconds", seconds, 10, 900, "s");
-        return Trial.asGiven(new Benches(device, source, setup, roomC, benches, seconds), setup.settingC(), seconds)
+        return Trial.asGiven(new Benches(device, source, setup, benches, seconds), setup.settingC(), seconds)
                 .keptAfterwards();
     }
 

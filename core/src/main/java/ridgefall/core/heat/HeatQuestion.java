@@ -1,6 +1,7 @@
 package ridgefall.core.heat;
 
 import java.util.List;
+import java.util.Optional;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.Harm;
 import ridgefall.core.edge.EdgeInterval;
@@ -16,6 +17,7 @@ import ridgefall.core.profile.DeviceProfile;
  * All that a soak depends on: the device with its damage, what the bench owns and how hard it pushes.
  *
  * @param handNPerMm of the pick's width
+ * @param roomC as it was read, or what is usual
  * @param harms where a tool went wrong already: cut with care there; no soak minds them
  */
 public record HeatQuestion(
@@ -26,9 +28,10 @@ public record HeatQuestion(
         boolean batteryOut,
         List<HeatSource> sources,
         double handNPerMm,
+        double roomC,
         List<Harm> harms) {
     /** What a room usually has, °C. */
-    public static final double ROOM_C = 22;
+    public static final double USUAL_ROOM_C = 22;
 
     /** With the battery in, by a usual hand. */
     public HeatQuestion(
@@ -37,7 +40,7 @@ public record HeatQuestion(
             List<EdgeInterval> cracks,
             List<BendMarked> bends,
             List<HeatSource> sources) {
-        this(profile, condition, cracks, bends, false, sources, Hand.USUAL.nPerMm(), List.of());
+        this(profile, condition, cracks, bends, false, sources, Hand.USUAL.nPerMm(), USUAL_ROOM_C, List.of());
     }
 
     /** Until the front was looked at, the question is about the worst. */
@@ -50,17 +53,18 @@ public record HeatQuestion(
                 state.passed(HeatStation.BATTERY_OUT),
                 sources,
                 hand.nPerMm(),
+                Optional.ofNullable(HeatState.of(state).roomC()).orElse(USUAL_ROOM_C),
                 List.of());
     }
 
     /** The same by another hand. */
     public HeatQuestion by(double otherNPerMm) {
-        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, otherNPerMm, harms);
+        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, otherNPerMm, roomC, harms);
     }
 
     /** The same once a tool went wrong there. */
     public HeatQuestion after(List<Harm> done) {
-        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, handNPerMm, done);
+        return new HeatQuestion(profile, condition, cracks, bends, batteryOut, sources, handNPerMm, roomC, done);
     }
 
     public Cutting cutting() {
@@ -86,7 +90,7 @@ public record HeatQuestion(
     }
 
     HeatedDevice device(double pieceMm) {
-        HeatedDevice device = HeatedDevice.of(profile, condition, cracks, bends, cutting(), pieceMm);
+        HeatedDevice device = HeatedDevice.of(profile, condition, cracks, bends, cutting(), roomC, pieceMm);
         return batteryOut ? device.withoutBattery() : device;
     }
 
@@ -96,7 +100,7 @@ public record HeatQuestion(
 
     /** @param benches how many plausible benches to weigh: {@link HeatPlanner#FULL}, or few for a first look */
     public HeatPlanner planner(int benches) {
-        return new HeatPlanner(device(), ROOM_C, benches);
+        return new HeatPlanner(device(), benches);
     }
 
     /** The best plan of each source the bench owns, the best of all first. */
@@ -111,7 +115,7 @@ public record HeatQuestion(
     public HeatPlan firstLook() {
         List<HeatSource> faces =
                 sources.stream().filter(source -> !source.kind().air()).toList();
-        return new HeatPlanner(device(HeatedDevice.FIRST_LOOK_MM), ROOM_C, HeatPlanner.QUICK)
+        return new HeatPlanner(device(HeatedDevice.FIRST_LOOK_MM), HeatPlanner.QUICK)
                 .best(faces.isEmpty() ? sources : faces);
     }
 }

@@ -24,9 +24,11 @@ import ridgefall.core.stop.StopFact;
  *
  * @param sealedIn soaks of before the front was sealed, where it was opened again since
  * @param tries picks tried since, in their order
+ * @param roomC as the room was read last; null where nobody did
  */
-public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int sealedIn, List<PickTried> tries) {
-    static final HeatState NOTHING = new HeatState(List.of(), List.of(), 0, List.of());
+public record HeatState(
+        List<Soak> soaks, List<TemperatureRead> readings, int sealedIn, List<PickTried> tries, Double roomC) {
+    static final HeatState NOTHING = new HeatState(List.of(), List.of(), 0, List.of(), null);
 
     public static HeatState of(JobState job) {
         return job.of(HeatFact.FAMILY);
@@ -44,7 +46,7 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
             return takenOff(entry.happenedAt());
         }
         return entry.fact() instanceof DetourFact.Reopened
-                ? new HeatState(soaks, readings, soaks.size(), List.of())
+                ? new HeatState(soaks, readings, soaks.size(), List.of(), roomC)
                 : this;
     }
 
@@ -99,23 +101,28 @@ public record HeatState(List<Soak> soaks, List<TemperatureRead> readings, int se
 
     HeatState laidOn(Entry entry, SoakStarted started) {
         Soak soak = new Soak(entry.seq(), started, entry.happenedAt(), null, List.of());
-        return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn, tries);
+        return new HeatState(Fold.plus(takenOff(entry.happenedAt()).soaks, soak), readings, sealedIn, tries, roomC);
     }
 
     public HeatState takenOff(Instant at) {
-        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn, tries);
+        return new HeatState(soaks.stream().map(soak -> soak.ended(at)).toList(), readings, sealedIn, tries, roomC);
     }
 
     HeatState meanwhile(Instant at, HeatFact fact) {
-        return new HeatState(soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings, sealedIn, tries);
+        return new HeatState(
+                soaks.stream().map(soak -> soak.with(at, fact)).toList(), readings, sealedIn, tries, roomC);
     }
 
     HeatState read(Instant at, TemperatureRead reading) {
-        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn, tries);
+        return new HeatState(meanwhile(at, reading).soaks, Fold.plus(readings, reading), sealedIn, tries, roomC);
     }
 
     HeatState tried(Instant at, PickTried pick) {
-        return new HeatState(meanwhile(at, pick).soaks, readings, sealedIn, Fold.plus(tries, pick));
+        return new HeatState(meanwhile(at, pick).soaks, readings, sealedIn, Fold.plus(tries, pick), roomC);
+    }
+
+    HeatState inRoom(double celsius) {
+        return new HeatState(soaks, readings, sealedIn, tries, celsius);
     }
 
     /** Picks tried where the bond's temperature was reckoned, as they tell of the hand. */

@@ -110,6 +110,7 @@ public final class HeatStation implements StationRoom {
         List<Step> steps = new ArrayList<>(stillAsked(profile, state));
         boolean prepared = steps.stream().noneMatch(Step::open);
         steps.add(prepared ? soak(state) : Step.open("heat.soak", Station.HEAT, "Warm the bond", "planned by then"));
+        steps.add(room(state));
         steps.add(reading(state));
         return steps;
     }
@@ -179,10 +180,10 @@ public final class HeatStation implements StationRoom {
         steps.add(Checks.check(
                 state,
                 "heat.powered",
-                live.test(state) ? "Treated as live" : "Switched off",
+                live.test(state) ? "Treated as live" : "Switched off, charge below a third",
                 live.test(state)
                         ? "it can't be switched off: no metal tool inside until it is isolated"
-                        : "a running board warms the battery from the other side",
+                        : "a running board warms the battery from the other side; a full cell burns worse if it is nicked. Can't be told? Treat it as full",
                 live.test(state) ? "Understood" : "Off"));
         steps.add(Checks.check(
                 state, "heat.guarded", "Gloves and eye protection on", "plates and nozzles burn; glass flies", "On"));
@@ -283,12 +284,26 @@ public final class HeatStation implements StationRoom {
                 .waiting(soak.seq());
     }
 
+    private static Step room(JobState state) {
+        Double roomC = HeatState.of(state).roomC();
+        Step step = Step.open(
+                        "heat.room",
+                        Station.HEAT,
+                        "Thermometer in the room",
+                        "a cold room warms slower and cools sooner; reckoned with {C:"
+                                + Math.round(HeatQuestion.USUAL_ROOM_C) + "} until it is read",
+                        Step.go("The room", new HeatFact.RoomRead(HeatQuestion.USUAL_ROOM_C), celsius()))
+                .asOptional();
+        return roomC == null ? step : step.answered("{C:" + roomC + "}");
+    }
+
     private static Step reading(JobState state) {
         Step step = Step.open(
                         "heat.reading",
                         Station.HEAT,
                         "Thermometer on frame or glass",
-                        "a measured temperature beats every computed one",
+                        "tip taped to the frame's side at the coldest stretch; infrared reads glass well, bare metal far too low: "
+                                + "a bit of paper tape there",
                         Step.go("Frame", new HeatFact.TemperatureRead(Surface.FRAME, 0), celsius()),
                         Step.other("Glass", new HeatFact.TemperatureRead(Surface.GLASS, 0), celsius()))
                 .asOptional();

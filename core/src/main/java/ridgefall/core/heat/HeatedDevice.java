@@ -14,6 +14,7 @@ import ridgefall.core.profile.HeatStack;
  *
  * @param profileId the device in the book; what was measured of one holds for its like
  * @param cutting how its bond is cut
+ * @param roomC of the air round it; it starts as warm as that
  */
 record HeatedDevice(
         String profileId,
@@ -21,6 +22,7 @@ record HeatedDevice(
         FrontCondition condition,
         EdgePieces pieces,
         Cutting cutting,
+        double roomC,
         HeatLimits limits) {
     /** Below this conductivity a frame is plastic, and its bezel faces the source. */
     private static final double PLASTIC_W_PER_MK = 1;
@@ -42,6 +44,7 @@ record HeatedDevice(
             List<EdgeInterval> cracks,
             List<BendMarked> bends,
             Cutting cutting,
+            double roomC,
             double pieceMm) {
         return new HeatedDevice(
                 profile.id(),
@@ -49,12 +52,14 @@ record HeatedDevice(
                 condition,
                 EdgePieces.of(profile, cracks, bends, pieceMm),
                 cutting,
+                roomC,
                 profile.limits());
     }
 
     /** The battery's place is empty; what is left warms sooner. */
     HeatedDevice withoutBattery() {
-        return new HeatedDevice(profileId, stack.withoutBattery(), condition, pieces, cutting, limits.withoutBattery());
+        return new HeatedDevice(
+                profileId, stack.withoutBattery(), condition, pieces, cutting, roomC, limits.withoutBattery());
     }
 
     /** Bond temperature from which the pick goes through; infinite where none does. */

@@ -56,7 +56,7 @@ final class Meeting {
                 ? null
                 : setup.where() == null ? pieces.workingStretch(source.strokeMm()) : setup.where();
         this.glassBelowK = source.kind().air() && setup.where() != null
-                ? device.glassCautionC() - READS_K - HeatQuestion.ROOM_C
+                ? device.glassCautionC() - READS_K - device.roomC()
                 : Double.POSITIVE_INFINITY;
         this.stepS = stepS;
         this.glassWPerK = device.stack().glass().conductivityWPerMK()

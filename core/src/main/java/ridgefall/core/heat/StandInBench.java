@@ -59,9 +59,9 @@ public final class StandInBench {
 
     /** What a sensor in the source's own surface shows, °C; the setting is what its display claims. */
     public double surfaceC(HeatSource source, Setup setup) {
-        return HeatQuestion.ROOM_C
+        return device.roomC()
                 + Unknown.bench(device.stack(), source, source.contact(device.condition(), setup), scores)
-                        .riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C);
+                        .riseK(source, setup, setup.settingC(), device.roomC());
     }
 
     /** The truth of the bond: the mean round the edge, °C. */
@@ -75,7 +75,7 @@ public final class StandInBench {
 
     /** The truth of what must not get too hot, by the end, °C. */
     double peakC(Limit limit) {
-        return HeatQuestion.ROOM_C + passage.course().peakK(limit, timeline.steps());
+        return device.roomC() + passage.course().peakK(limit, timeline.steps());
     }
 
     private double at(double[] curve, double secondsSinceLastBegan) {

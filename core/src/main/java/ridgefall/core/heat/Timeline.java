@@ -182,10 +182,10 @@ record Timeline(
         HeatRing.Observer noting = (seconds, state) -> {
             int i = step[0]++;
             bondC[i] = IntStream.range(0, ring.pieces())
-                    .mapToDouble(piece -> HeatQuestion.ROOM_C + ring.bond(state, piece))
+                    .mapToDouble(piece -> device.roomC() + ring.bond(state, piece))
                     .toArray();
-            frameC[i] = HeatQuestion.ROOM_C + mean(ring, piece -> ring.rim(state, piece));
-            glassC[i] = HeatQuestion.ROOM_C + mean(ring, piece -> ring.glass(state, piece));
+            frameC[i] = device.roomC() + mean(ring, piece -> ring.rim(state, piece));
+            glassC[i] = device.roomC() + mean(ring, piece -> ring.glass(state, piece));
         };
         noting.at(0, ring.atRoom());
         Track.Look look = new Track.Look(ring, targets(), 1, air(), device.plasticBezel());
@@ -217,10 +217,9 @@ record Timeline(
 
     private Exposure.Over over(Phase phase, HeatRing ring, Unknown.Bench bench) {
         HeatSource source = phase.source();
-        double rise = bench.riseK(source, phase.setup(), phase.setup().settingC(), HeatQuestion.ROOM_C);
-        double before = phase.beforeC() == null
-                ? rise
-                : bench.riseK(source, phase.setup(), phase.beforeC(), HeatQuestion.ROOM_C);
+        double rise = bench.riseK(source, phase.setup(), phase.setup().settingC(), device.roomC());
+        double before =
+                phase.beforeC() == null ? rise : bench.riseK(source, phase.setup(), phase.beforeC(), device.roomC());
         double since = phase.fromS() - phase.metS();
         return new Meeting(device, source, phase.setup(), STEP_S, SPOTS)
                 .over(

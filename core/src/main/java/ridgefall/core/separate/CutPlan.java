@@ -15,6 +15,7 @@ import ridgefall.core.units.NotAllowed;
  * @param coldBelowC and below which it is warmed again, where anything may
  * @param again how it is warmed again from where it stands, where somebody finds it cold; null where nothing may
  * @param air null where none is held on it
+ * @param wedgeNowMm where a wedge goes into what was freed last; null for nowhere
  */
 public record CutPlan(
         List<Stretch> stretches,
@@ -25,7 +26,8 @@ public record CutPlan(
         double workableFromC,
         double coldBelowC,
         Warming again,
-        Air air) {
+        Air air,
+        Double wedgeNowMm) {
 
     /**
      * Held on the stretch ahead of the pick while it is cut.

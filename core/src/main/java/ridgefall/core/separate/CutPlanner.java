@@ -32,7 +32,11 @@ public final class CutPlanner {
 
     private CutPlanner() {}
 
-    /** What is left to cut of a device, in the cheapest order. */
+    /**
+     * What is left to cut of a device, in the cheapest order.
+     *
+     * @param last the stretch that was freed last, or −1
+     */
     record Round(
             DeviceProfile profile,
             FrontCondition condition,
@@ -40,6 +44,7 @@ public final class CutPlanner {
             Cutting cutting,
             List<Stretch> stretches,
             int freed,
+            int last,
             List<Cut.Way> ways) {
         Turn turn() {
             return profile.edge().turn();
@@ -98,6 +103,7 @@ public final class CutPlanner {
                 question.cutting(),
                 stretches,
                 begun,
+                last,
                 ways);
     }
 
@@ -153,7 +159,8 @@ public final class CutPlanner {
                 round.cutting().workableFromC(),
                 round.cutting().coldBelowC(),
                 again,
-                air);
+                air,
+                round.last() < 0 ? null : wedge(stretches, cost, round.freed() & ~(1 << round.last()), round.last()));
     }
 
     /** Where cracks are marked, the rest of a cracked front is as good as one that was worn. */

@@ -431,19 +431,19 @@ public final class OpeningPlanner {
         }
         return candidate.soakSeconds() == wholeSteps(heat.soakSeconds())
                 ? heat
-                : heat.shortened(candidate.soakSeconds());
+                : heat.shortened(candidate.soakSeconds(), question.roomC());
     }
 
     /** Air over a stretch, held so far off that the glass keeps its caution: as if it were set to less. */
     private HeatPlan inHand(HeatSource source, Setup setup, double seconds) {
         HeatPlanner planner = question.planner(HeatPlanner.QUICK);
         HeatPlan asSet = planner.within(source, setup, seconds);
-        double share = (question.glassCautionC() - HeatQuestion.ROOM_C)
-                / (asSet.displayAtPullC().p50() - HeatQuestion.ROOM_C);
+        double share = (question.glassCautionC() - question.roomC())
+                / (asSet.displayAtPullC().p50() - question.roomC());
         if (share >= 1) {
             return asSet;
         }
-        double lessC = HeatQuestion.ROOM_C + share * (setup.settingC() - HeatQuestion.ROOM_C);
+        double lessC = question.roomC() + share * (setup.settingC() - question.roomC());
         return planner.within(source, setup.at(Math.max(source.minC(), lessC)), seconds)
                 .set(setup);
     }

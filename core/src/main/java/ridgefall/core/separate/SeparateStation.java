@@ -75,7 +75,7 @@ public final class SeparateStation implements StationRoom {
         }
         CutPlan way = plan.get();
         for (String id : SeparateState.of(state).freed()) {
-            steps.add(cut(profile, way.stretch(id), null).answered("free"));
+            steps.add(cut(profile, way.stretch(id), null, null).answered("free"));
         }
         boolean warmNow = false;
         for (Move move : way.moves()) {
@@ -86,7 +86,7 @@ public final class SeparateStation implements StationRoom {
                 steps.add(warm(profile, move.warmFirst(), move.clockwise()));
                 warmNow = true;
             }
-            Step cut = cut(profile, way.stretch(move.stretchId()), move);
+            Step cut = cut(profile, way.stretch(move.stretchId()), move, next ? wedgeNow(way, state) : null);
             if (next
                     && move.bondC() < way.coldBelowC()
                     && move.warmings().findAny().isEmpty()) {
@@ -264,13 +264,24 @@ public final class SeparateStation implements StationRoom {
         return "separate." + stretchOrClip;
     }
 
-    private static Step cut(DeviceProfile profile, Stretch stretch, Move move) {
+    /** Into what was freed last, unless one is in there. */
+    private static Double wedgeNow(CutPlan way, JobState state) {
+        SeparateState front = SeparateState.of(state);
+        if (way.wedgeNowMm() == null) {
+            return null;
+        }
+        Stretch free = way.stretch(front.freed().get(front.freed().size() - 1));
+        return front.wedges().stream().anyMatch(free::has) ? null : Math.round(way.wedgeNowMm() * 10) / 10.0;
+    }
+
+    private static Step cut(DeviceProfile profile, Stretch stretch, Move move, Double wedgeMm) {
         String hint = "no deeper than {most:" + stretch.depthMm() + "}: " + stretch.depthBecause()
-                + (move != null && move.newEntry() ? "; enter here, " + profile.entrySeam() : "");
+                + (move != null && move.newEntry() ? "; enter here, " + profile.entrySeam() : "")
+                + (wedgeMm == null ? "" : "; first a wedge into what is free: " + PlaceWords.at(profile, wedgeMm));
         List<Choice> choices = new ArrayList<>();
         choices.add(Step.go("Free", new SeparateFact.StretchFreed(stretch.id())));
-        if (move != null && move.wedgeAtMm() != null) {
-            choices.add(Step.other("Wedge in", new SeparateFact.WedgeSet(Math.round(move.wedgeAtMm() * 10) / 10.0)));
+        if (wedgeMm != null) {
+            choices.add(Step.other("Wedge in", new SeparateFact.WedgeSet(wedgeMm)));
         }
         // Beside "Free" a "Not yet" would say that it is not free yet.
         choices.add(Step.other("It sticks", new HeatFact.PickTried(false)));
@@ -343,8 +354,15 @@ public final class SeparateStation implements StationRoom {
                         Station.SEPARATE,
                         "The " + profile.placeName(profile.hinge()) + " is freed last: its cables hold the front"));
             }
-        } else if (fact instanceof SeparateFact.WedgeSet) {
+        } else if (fact instanceof SeparateFact.WedgeSet wedge) {
             holds.addAll(beforeCutting(state));
+            plan.get().stretches().stream()
+                    .filter(stretch -> stretch.has(wedge.positionMm()))
+                    .filter(stretch -> !SeparateState.of(state).freed().contains(stretch.id()))
+                    .forEach(stretch -> holds.add(Hold.firm(
+                            begun(state) ? stepId(stretch.id()) : WAY,
+                            Station.SEPARATE,
+                            "It still holds there: a wedge goes in where it is free")));
         } else if (fact instanceof SeparateFact.FrontOpened) {
             HeatState.of(state)
                     .runningSoak()

@@ -49,6 +49,11 @@ public record Stretch(
     private static final double FEATURE_REACH_MM = 3;
     private static final double SLIVER_MM = 9;
 
+    /** Whether a position is on it; stretches do not run over the start of the edge. */
+    boolean has(double positionMm) {
+        return positionMm >= where.fromMm() && positionMm < where.fromMm() + where.lengthMm();
+    }
+
     /** Whether a slip here costs a part rather than a scratch. */
     public boolean dangerous() {
         return hazard >= DANGEROUS_HAZARD;

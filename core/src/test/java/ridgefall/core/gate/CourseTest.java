@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.bond.BondFact;
 import ridgefall.core.carry.CarryFact;
@@ -255,6 +256,45 @@ class CourseTest {
 
     private static int turnOf(CutPlan way, String stretchId) {
         return way.moves().stream().map(CutPlan.Move::stretchId).toList().indexOf(stretchId);
+    }
+
+    @Test
+    void aWedgeGoesIntoWhatIsFreeAndIsOfferedOnce() {
+        Journey journey = gonePartlyCold();
+        while (journey.course().cutPlan().wedgeNowMm() == null) {
+            CutPlan way = journey.course().cutPlan();
+            journey.append(new SeparateFact.StretchFreed(way.moves().get(0).stretchId()));
+        }
+        CutPlan way = journey.course().cutPlan();
+        Stretch holding = way.stretch(way.moves().get(0).stretchId());
+        assertThat(journey.heldBy(
+                        new SeparateFact.WedgeSet(Journey.QUIRE.edge().turn().middle(holding.where()))))
+                .containsExactly("separate." + holding.id());
+        SeparateFact.WedgeSet wedge = wedgeOffered(journey).orElseThrow();
+        assertThat(wedge.positionMm()).isEqualTo(Math.round(way.wedgeNowMm() * 10) / 10.0);
+        assertThat(journey.heldBy(wedge)).isEmpty();
+        journey.append(wedge);
+        assertThat(wedgeOffered(journey)).isEmpty();
+    }
+
+    private static Optional<SeparateFact.WedgeSet> wedgeOffered(Journey journey) {
+        return journey.course().steps().stream()
+                .flatMap(step -> step.choices().stream())
+                .map(Step.Choice::fact)
+                .filter(SeparateFact.WedgeSet.class::isInstance)
+                .map(SeparateFact.WedgeSet.class::cast)
+                .findFirst();
+    }
+
+    @Test
+    void theRoomIsAReadingFromThenOn() {
+        Journey journey = new Journey().until(Station.HEAT);
+        assertThat(journey.course().heatQuestion().roomC()).isEqualTo(22);
+        journey.append(new HeatFact.RoomRead(14.5));
+        assertThat(journey.course().heatQuestion().roomC()).isEqualTo(14.5);
+        assertThatThrownBy(() -> journey.holds(new HeatFact.RoomRead(57)))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("5 to 40 °C");
     }
 
     @Test

@@ -16,6 +16,7 @@ import ridgefall.core.profile.HeatLimits;
  * range. Whoever follows a plan on it feels the bond and reads the glass; panel and battery are seen by nobody but the test.
  */
 public final class ForeignBench implements Bench {
+    private static final double ROOM_C = HeatQuestion.USUAL_ROOM_C;
     private static final double DT_S = 1;
     private static final double SLICE_MM = 8;
     private static final int LEAST_SLICES = 24;
@@ -30,8 +31,8 @@ public final class ForeignBench implements Bench {
     private final SolidDevice device;
     private final SolidDevice.Facing still;
     private final Map<Limit, Double> peakC = new EnumMap<>(Limit.class);
-    private double batteryC = HeatQuestion.ROOM_C;
-    private double faceC = HeatQuestion.ROOM_C;
+    private double batteryC = ROOM_C;
+    private double faceC = ROOM_C;
 
     private ForeignBench(HeatQuestion question, double[] scores) {
         this.question = question;
@@ -45,7 +46,7 @@ public final class ForeignBench implements Bench {
         int slices = (int) Math.max(LEAST_SLICES, Math.round(known.stack().perimeterMm() / SLICE_MM));
         this.device = new SolidDevice(drawn.stack(), slices, DT_S);
         this.still = blown(device, new double[slices], 0, 0, 1);
-        Arrays.stream(Limit.values()).forEach(limit -> peakC.put(limit, HeatQuestion.ROOM_C));
+        Arrays.stream(Limit.values()).forEach(limit -> peakC.put(limit, ROOM_C));
     }
 
     public static ForeignBench drawn(HeatQuestion question, Random random) {
@@ -107,14 +108,14 @@ public final class ForeignBench implements Bench {
 
     @Override
     public double bondC(double positionMm) {
-        return HeatQuestion.ROOM_C + device.bond(sliceAt(positionMm));
+        return ROOM_C + device.bond(sliceAt(positionMm));
     }
 
     @Override
     public double bondC(EdgeInterval where) {
         return IntStream.range(0, device.slices)
                 .filter(i -> question.profile().edge().turn().contains(where, middleMm(i)))
-                .mapToDouble(i -> HeatQuestion.ROOM_C + device.bond(i))
+                .mapToDouble(i -> ROOM_C + device.bond(i))
                 .min()
                 .orElseGet(() -> bondC(question.profile().edge().turn().middle(where)));
     }
@@ -142,11 +143,11 @@ public final class ForeignBench implements Bench {
             face = Math.max(face, device.glassFace(i));
             plastic = Math.max(plastic, plasticBezel ? device.glassFace(i) : device.frame(i));
         }
-        faceC = HeatQuestion.ROOM_C + face;
-        batteryC = HeatQuestion.ROOM_C + battery;
-        peakC.merge(Limit.DISPLAY, HeatQuestion.ROOM_C + panel, Math::max);
+        faceC = ROOM_C + face;
+        batteryC = ROOM_C + battery;
+        peakC.merge(Limit.DISPLAY, ROOM_C + panel, Math::max);
         peakC.merge(Limit.BATTERY, batteryC, Math::max);
-        peakC.merge(Limit.PLASTICS, HeatQuestion.ROOM_C + plastic, Math::max);
+        peakC.merge(Limit.PLASTICS, ROOM_C + plastic, Math::max);
     }
 
     @Override
@@ -171,7 +172,7 @@ public final class ForeignBench implements Bench {
     public AtSource on(HeatSource source, Setup setup) {
         Unknown.Bench drawn =
                 Unknown.bench(device().stack(), source, source.contact(question.condition(), setup), scores);
-        double rise = drawn.riseK(source, setup, setup.settingC(), HeatQuestion.ROOM_C);
+        double rise = drawn.riseK(source, setup, setup.settingC(), ROOM_C);
         return source.kind().air()
                 ? new Led(source, setup, drawn.contactWPerM2K(), rise)
                 : new Lying(source, setup, drawn.contactWPerM2K(), rise);
@@ -221,7 +222,7 @@ public final class ForeignBench implements Bench {
         /** Nobody sees the glass that lies on a plate; it is never hotter than that. */
         @Override
         public double nextFaceOverK() {
-            return Math.min(faceC, HeatQuestion.ROOM_C + riseK) - question.glassCautionC();
+            return Math.min(faceC, ROOM_C + riseK) - question.glassCautionC();
         }
     }
 
@@ -294,7 +295,7 @@ public final class ForeignBench implements Bench {
 
         @Override
         public double nextFaceOverK() {
-            double next = 0.1 * Math.max(0, HeatQuestion.ROOM_C + riseK - faceC);
+            double next = 0.1 * Math.max(0, ROOM_C + riseK - faceC);
             return faceC + Math.max(next, Math.max(0, rising)) - question.glassCautionC();
         }
     }

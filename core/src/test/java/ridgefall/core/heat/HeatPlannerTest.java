@@ -25,8 +25,9 @@ class HeatPlannerTest {
                 condition,
                 EdgePieces.alike(ReferenceTablet.stack(), 12),
                 Cutting.byHand(Adhesive.PET_CARRIER_TAPE),
+                22,
                 HeatLimits.USUAL);
-        return new HeatPlanner(device, 22, HeatPlanner.FULL);
+        return new HeatPlanner(device, HeatPlanner.FULL);
     }
 
     @Test

@@ -2,6 +2,7 @@ package ridgefall.core.heat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Comparator;
 import java.util.List;
@@ -156,6 +157,32 @@ class HeatQuestionTest {
         assertThat(plan.because()).element(2).asString().startsWith("instead: warm it through on a plate");
     }
 
+    private static HeatPlan inRoom(double roomC) {
+        HeatQuestion question = new HeatQuestion(
+                QUIRE,
+                FrontCondition.INTACT,
+                List.of(),
+                List.of(),
+                false,
+                HeatSource.bench(),
+                Hand.USUAL.nPerMm(),
+                roomC,
+                List.of());
+        return question.planner(HeatPlanner.FULL).judged(question.source("plate-1"), Setup.face(80), 180);
+    }
+
+    /** Heat flows go by differences: after the same time the bond has come the same share of the way from room to plate. */
+    @Test
+    void aColdRoomWarmsSlowerAndCoolsSooner() {
+        HeatPlan usual = inRoom(22);
+        HeatPlan cold = inRoom(10);
+        double share = (usual.bondAtPullC().p50() - 22) / (80 - 22);
+        assertThat((cold.bondAtPullC().p50() - 10) / (80 - 10)).isCloseTo(share, within(0.005));
+        assertThat(cold.readyAt().p50()).isGreaterThan(usual.readyAt().p50() + 5);
+        assertThat(cold.workableForSeconds().p50())
+                .isLessThan(usual.workableForSeconds().p50() - 20);
+    }
+
     @Test
     void withTheBatteryOutNothingWaitsForItAndTheRestWarmsSooner() {
         HeatPlan in = whole(PAD);
@@ -167,6 +194,7 @@ class HeatQuestionTest {
                         true,
                         HeatSource.bench(),
                         Hand.USUAL.nPerMm(),
+                        22,
                         List.of())
                 .planner(HeatPlanner.FULL)
                 .on(PAD, in.setup());
@@ -251,9 +279,10 @@ class HeatQuestionTest {
                     condition,
                     EdgePieces.alike(stack, 6),
                     new Cutting(Adhesive.PET_CARRIER_TAPE, 0.15 + 0.3 * random.nextDouble()),
+                    22,
                     limits);
             HeatSource source = anySource(random);
-            HeatPlanner planner = new HeatPlanner(device, 22, 5);
+            HeatPlanner planner = new HeatPlanner(device, 5);
             HeatPlan plan = planner.best(List.of(source));
             assertThat(plan.batteryAtPullC().p90()).as("%d: %s", i, source).isLessThanOrEqualTo(batteryStop);
             assertThat(plan.displayAtPullC().p90()).as("%d: %s", i, source).isLessThanOrEqualTo(displayStop);
