@@ -34,11 +34,13 @@ export function Curve({ course, units, elapsed }: { course: Course; units: Units
   const { batteryIn, stopC } = course.guarded;
   const part = batteryIn ? "battery" : "display";
   const inside = (p: Point) => (batteryIn ? p.batteryC : p.displayC);
+  // A curve starts at the room's temperature.
+  const foot = Math.min(20, Math.floor((course.curve[0]?.bondC.p50 ?? 20) / 10) * 10);
   const top = Math.max(stopC, course.workableFromC) + 8;
   const stopOnTop = stopC >= course.workableFromC;
   const x = scaleLinear([0, horizon], [LEFT, W - RIGHT]);
-  const y = scaleLinear([20, top], [H - BOTTOM, 8]).clamp(true);
-  const at = (value: number | null) => y(value ?? 20);
+  const y = scaleLinear([foot, top], [H - BOTTOM, 8]).clamp(true);
+  const at = (value: number | null) => y(value ?? foot);
   const band = (of: (p: Point) => Point["bondC"]) =>
     area<Point>()
       .x((p) => x(p.seconds))
@@ -172,7 +174,7 @@ export function Curve({ course, units, elapsed }: { course: Course; units: Units
             {clockWords(tick)}
           </text>
         ))}
-        {degrees(20, top, 5, units).map((mark) => (
+        {degrees(foot, top, 5, units).map((mark) => (
           <text
             key={mark.at}
             x={LEFT - 8}

@@ -120,7 +120,7 @@ function Planned({
           ? "a first look; weighing all sources …"
           : plan.howSure === "MEASURED_HERE"
             ? "measured on this bench"
-            : "computed, not measured here"}
+            : "computed, not measured"}
       </span>
       {plan.taken && (
         <span className="font-semibold text-alarm">another device lies on it: see the sources</span>

@@ -90,7 +90,10 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                   ? []
                   : ([
                       ["a second", length(move.mmPerS, units)],
-                      ["of cutting", duration(move.seconds)],
+                      [
+                        "of cutting",
+                        move.seconds < 60 ? duration(move.seconds) : clockWords(Math.round(move.seconds)),
+                      ],
                     ] as const)),
               ]}
             />

@@ -88,6 +88,7 @@ public final class SeparateStation implements StationRoom {
             }
             Step cut = cut(profile, way.stretch(move.stretchId()), move, next ? wedgeNow(way, state) : null);
             if (next
+                    && !airOn
                     && move.bondC() < way.coldBelowC()
                     && move.warmings().findAny().isEmpty()) {
                 cut = cut.hinted(NO_WARMER + cut.hint());
