@@ -274,7 +274,7 @@ function Layout({
       {picture.band}
       <p className="text-quiet">
         Plates and nozzles burn; {guarded.batteryIn ? "lithium cells stay" : "the display stays"} below{" "}
-        {temperature(guarded.stopC, units)}. Swollen, hissing or hot: stop. Local codes come first.
+        {temperature(guarded.stopC, units)}. Swollen or hissing: stop. Local codes first.
       </p>
     </div>
   );
