@@ -60,16 +60,4 @@ class LargeActionTest {
         bench.awaitNoText("Nothing goes on with this device.");
         assertThat(recorded(bench)).isEqualTo(before);
     }
-
-    @Test
-    void aPlanThatItsOwnWordsRefuseLeadsToTheReasons(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Dial 45", "Cold hut", "shattered");
-        bench.tap("2");
-        bench.skipTo("heat.soak");
-        bench.awaitText("See why not");
-        long before = recorded(bench);
-        bench.tap(Keys.SPACE);
-        bench.awaitText("No source here softens this bond within the limits");
-        assertThat(recorded(bench)).isEqualTo(before);
-    }
 }

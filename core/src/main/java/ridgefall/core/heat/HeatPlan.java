@@ -103,12 +103,12 @@ public record HeatPlan(
 
     /** On another source like it. */
     public HeatPlan called(HeatSource other) {
-        return but(other, setup, feasible, because);
+        return but(other, setup, latestSeconds, feasible, because);
     }
 
     /** The same, judged by all that it leads to. */
     public HeatPlan told(boolean does, List<String> reasons) {
-        return but(source, setup, does, reasons);
+        return but(source, setup, latestSeconds, does, reasons);
     }
 
     /** Taken off sooner: what its curve says of then, the edge in proportion to its coldest. */
@@ -143,12 +143,12 @@ public record HeatPlan(
                 candidates);
     }
 
-    /** The same by another setting. */
-    public HeatPlan set(Setup otherwise) {
-        return but(source, otherwise, feasible, because);
+    /** As if it were set otherwise by a hand that keeps the limits: it may stay for as long as it is meant to. */
+    public HeatPlan inHand(Setup set) {
+        return but(source, set, Math.max(latestSeconds, soakSeconds), feasible, because);
     }
 
-    private HeatPlan but(HeatSource other, Setup set, boolean does, List<String> reasons) {
+    private HeatPlan but(HeatSource other, Setup set, double latest, boolean does, List<String> reasons) {
         return new HeatPlan(
                 other,
                 set,
@@ -157,7 +157,7 @@ public record HeatPlan(
                 dwells,
                 readyShare,
                 readyAt,
-                latestSeconds,
+                latest,
                 bondAtPullC,
                 batteryAtPullC,
                 displayAtPullC,

@@ -272,6 +272,11 @@ public final class HeatStation implements StationRoom {
                         new Ask("settingC", "Setting", Ask.Kind.NUMBER, "C", null)));
     }
 
+    /** Whether a soak that runs was meant to take longer still. */
+    public boolean goesOn(Soak soak) {
+        return now.isBefore(soak.startedAt().plusSeconds(soak.seconds()));
+    }
+
     /** The step that ends the soak that runs. */
     public Step lifting(Soak soak) {
         HeatQuestion asked = question.get();

@@ -441,11 +441,11 @@ public final class OpeningPlanner {
         double share = (question.glassCautionC() - question.roomC())
                 / (asSet.displayAtPullC().p50() - question.roomC());
         if (share >= 1) {
-            return asSet;
+            return asSet.inHand(setup);
         }
         double lessC = question.roomC() + share * (setup.settingC() - question.roomC());
         return planner.within(source, setup.at(Math.max(source.minC(), lessC)), seconds)
-                .set(setup);
+                .inHand(setup);
     }
 
     private static Candidate shorter(Candidate candidate, double share) {

@@ -82,7 +82,7 @@ public final class SeparateStation implements StationRoom {
             boolean next = move == way.moves().get(0);
             if (next
                     && move.warmFirst() != null
-                    && running.filter(soak -> !airOn).isEmpty()) {
+                    && running.filter(soak -> !airOn || heat.goesOn(soak)).isEmpty()) {
                 steps.add(warm(profile, move.warmFirst(), move.clockwise()));
                 warmNow = true;
             }

@@ -17,6 +17,7 @@ import ridgefall.core.detour.DetourFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.intake.IntakeFact;
@@ -256,6 +257,36 @@ class CourseTest {
 
     private static int turnOf(CutPlan way, String stretchId) {
         return way.moves().stream().map(CutPlan.Move::stretchId).toList().indexOf(stretchId);
+    }
+
+    /** Foam tape on metal, and nothing on the bench but a dryer. */
+    @Test
+    void aPlanThatItsOwnWordsRefuseLeadsToTheReasonsAndAWayOut() {
+        Planning dryerOnly = new Planning() {
+            @Override
+            public List<HeatSource> sources() {
+                return List.of(HeatSource.byId(HeatSource.bench(), "dryer-1"));
+            }
+        };
+        Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8"), dryerOnly).until(Station.HEAT);
+        while (!journey.next().orElseThrow().id().equals("heat.soak")) {
+            journey.tapNext();
+        }
+        Step soak = journey.next().orElseThrow();
+        assertThat(soak.lead()).isEqualTo(Step.Lead.REASONS);
+        assertThat(journey.course().heatPlans().get(0).because())
+                .anyMatch(reason -> reason.startsWith("on one bench in ten it takes"))
+                .anyMatch(reason -> reason.startsWith("instead: "));
+    }
+
+    @Test
+    void airThatRunsIsNotBegunAnewBeforeItsTimeIsUp() {
+        Journey journey = gonePartlyCold();
+        journey.append(new HeatFact.SoakStarted(
+                "air-1", 100, 30, 3.0, 60.0, HeatFact.Sweep.STRETCH_BY_STRETCH, new EdgeInterval(600, 40)));
+        assertThat(later(journey, 10).next().orElseThrow().choices().get(0).fact())
+                .isInstanceOf(SeparateFact.StretchFreed.class);
+        assertThat(later(journey, 400).next().orElseThrow().id()).isEqualTo("separate.warm");
     }
 
     @Test
