@@ -15,7 +15,7 @@ import ridgefall.core.material.Cutting;
 
 /** Reckoned on one bench, warmed again by one means. */
 final class BenchWarmth implements Warmth {
-    /** Before that nothing of it has come through glass. */
+    /** No stroke is judged sooner; chosen by trying: many short ones came out slower. */
     private static final double BOND_LAGS_S = 45;
 
     /** Nobody blows at one stretch for longer before cutting it, nor puts a device back for longer. */
