@@ -145,13 +145,13 @@ function JobRow({
       >
         <span className="digits text-3xl font-semibold">{job.number}</span>
         <span className="min-w-0">
-          <span className="block truncate text-lg font-semibold">{job.owner}</span>
-          <span className="block truncate text-quiet">
+          <span className="line-clamp-2 text-lg leading-snug font-semibold">{job.owner}</span>
+          <span className="line-clamp-2 leading-snug text-quiet">
             {job.device}: {job.fault}
           </span>
         </span>
         <span className="min-w-0">
-          <span className="block truncate text-lg">
+          <span className="line-clamp-2 text-lg leading-snug">
             <b>{closed ? "Handed over" : job.stationWords}</b>
             {job.nextStep && <>: {say(job.nextStep, units)}</>}
           </span>

@@ -1,5 +1,5 @@
 import type { Forecast } from "./useHeat";
-import { coldIn, coolingPieces, isColdAt, warmthAt } from "./warmth";
+import { coolingPieces, isColdAt, warmthAt } from "./warmth";
 
 const C = { temperature: "C", length: "mm" };
 const at = (p50: number | null) => ({ p10: p50, p50, p90: p50 });
@@ -48,9 +48,10 @@ describe("the warmth of the edge", () => {
     expect(coolingPieces(forecast, 400)).toMatchObject([{ from: 0, length: 90, label: "cold" }]);
   });
 
-  it("says how long until the first and the last stretch are cold", () => {
-    expect(coldIn(forecast, 180)).toEqual({ first: 20, last: 110 });
-    expect(coldIn({ ...forecast, stretches: [] }, 180)).toBeNull();
+  it("leaves a gap where nothing holds any more", () => {
+    const alike = forecast.stretches.map((s) => ({ ...s, coldAtSeconds: at(260) }));
+    const held = { ...forecast, stretches: alike.filter((_, i) => i !== 1) };
+    expect(coolingPieces(held, 200).map((piece) => piece.from)).toEqual([0, 60]);
   });
 
   it("is cold where its own time is over, and not elsewhere", () => {

@@ -85,6 +85,9 @@ export function warmthAt(forecast: Forecast, seconds: number, units: Units): Pie
 /** Neighbours that go cold within this many seconds of each other are told as one. */
 const ALIKE_S = 10;
 
+/** Ends that are nearer than this are one. */
+const SEAM_MM = 0.1;
+
 /** How long each stretch stays workable from now on, once off the source. */
 export function coolingPieces(forecast: Forecast, seconds: number): Piece[] {
   const runs: { from: number; length: number; left: number }[] = [];
@@ -98,7 +101,9 @@ export function coolingPieces(forecast: Forecast, seconds: number): Piece[] {
         : Math.max(0, Math.round(cold - seconds));
     const last = runs.at(-1);
     const alike =
-      last && (last.left === left || (last.left > 0 && left > 0 && Math.abs(last.left - left) <= ALIKE_S));
+      last &&
+      Math.abs(last.from + last.length - s.fromMm) < SEAM_MM &&
+      (last.left === left || (last.left > 0 && left > 0 && Math.abs(last.left - left) <= ALIKE_S));
     if (last && alike) {
       last.length += s.lengthMm;
       last.left = Math.min(last.left, left);
@@ -122,12 +127,4 @@ export function isColdAt(forecast: Forecast, seconds: number, atMm: number): boo
   const there = forecast.stretches.find((s) => atMm >= s.fromMm && atMm < s.fromMm + s.lengthMm);
   const cold = there?.coldAtSeconds.p50 ?? null;
   return cold !== null && cold <= seconds;
-}
-
-/** Seconds until the first and until the last stretch is cold; null while none cools. */
-export function coldIn(forecast: Forecast, seconds: number): { first: number; last: number } | null {
-  const cold = forecast.stretches.map((s) => s.coldAtSeconds.p50).filter((s) => s !== null);
-  return cold.length === 0
-    ? null
-    : { first: Math.round(Math.min(...cold) - seconds), last: Math.round(Math.max(...cold) - seconds) };
 }

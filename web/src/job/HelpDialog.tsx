@@ -24,7 +24,7 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
         {KEYS.map(([key, words]) => (
           <div key={key} className="contents">
             <dt>
-              <kbd className="digits rounded border-2 border-ink px-2">{key}</kbd>
+              <kbd className="digits whitespace-nowrap rounded border-2 border-ink px-2">{key}</kbd>
             </dt>
             <dd>{words}</dd>
           </div>

@@ -31,6 +31,7 @@ import { OvertakenDialog } from "./OvertakenDialog";
 import { SignOff } from "./SignOff";
 import { StepList } from "./StepList";
 import { StopDialog } from "./StopDialog";
+import { StopSteps } from "./StopSteps";
 import { WrongDialog } from "./WrongDialog";
 import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
@@ -116,7 +117,11 @@ function Workspace({ jobId }: { jobId: string }) {
     }
   };
   const mishap = (what: Choice) => void tell(filled(what, { positionMm: pointed ?? undefined }), what.label);
-  const cell = (sign: Choice) => void tell(sign.fact, sign.label).then(() => setOpened("stop"));
+  const cell = (sign: Choice) => {
+    // What to do is shown at the station in hand, wherever one looked ahead to.
+    setChosen(null);
+    void tell(sign.fact, sign.label).then(() => setOpened("stop"));
+  };
   /** A tap that belongs to no step. */
   const aside = (title: string, choice: Choice) => {
     setRefusal(null);
@@ -134,11 +139,11 @@ function Workspace({ jobId }: { jobId: string }) {
     choose,
     undo,
     mishap,
-    mishaps: job?.whenItGoesWrong ?? [],
+    mishaps: job?.atRisk ? job.whenItGoesWrong : [],
     cell:
       job?.cellSigns[0] && action.kind !== "stop" ? () => job.cellSigns[0] && cell(job.cellSigns[0]) : null,
     timers: job?.timers ?? [],
-    onWrong: () => setWrong(true),
+    onWrong: () => setWrong(job?.closed === false),
     onSeen: () => setRefusal(null),
     onHelp: () => setHelp(true),
     onStation: (by) => {
@@ -161,7 +166,7 @@ function Workspace({ jobId }: { jobId: string }) {
     return <main className="p-8 text-xl">…</main>;
   }
 
-  const { resume } = job;
+  const resume = job.resume && job.resume.at !== resumed ? job.resume : null;
   const panel: PanelProps = {
     job,
     record: tell,
@@ -184,16 +189,18 @@ function Workspace({ jobId }: { jobId: string }) {
           Job {job.number}, {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
         </h1>
         <section className="flex min-h-0 min-w-0 flex-col px-5 pt-3 pb-3" aria-label="Station">
-          <StationPanel station={shown} {...panel} />
+          {action.kind === "stop" ? (
+            <StopSteps step={action.step} />
+          ) : (
+            <StationPanel station={shown} {...panel} />
+          )}
         </section>
         <section
           className="flex min-h-0 flex-col gap-2 overflow-auto border-l-2 border-line px-3 py-3"
           aria-label="Steps"
         >
           <Cautions cautions={job.stations.find((s) => s.id === shown)?.cautions ?? []} units={units} />
-          {resume && resumed !== resume.at && (
-            <ResumeCard resume={resume} units={units} onSeen={() => setResumed(resume.at)} />
-          )}
+          {resume && <ResumeCard resume={resume} units={units} onSeen={() => setResumed(resume.at)} />}
           {job.mishaps
             .filter((one) => one.latest)
             .map((one) => (
@@ -212,6 +219,7 @@ function Workspace({ jobId }: { jobId: string }) {
             pending={pending}
             units={units}
             closed={job.closed}
+            still={resume !== null}
             onChoose={choose}
           />
           {mayPropose && !job.closed && <ProposeCorrection jobId={job.id} />}

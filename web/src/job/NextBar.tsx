@@ -201,7 +201,7 @@ function Lamp({
       >
         {words}
       </span>
-      {below && <span className="line-clamp-2 text-[0.95rem] leading-tight">{below}</span>}
+      {below && <span className="line-clamp-1 text-[0.95rem] leading-tight lg:line-clamp-2">{below}</span>}
     </button>
   );
 }

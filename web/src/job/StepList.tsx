@@ -12,6 +12,7 @@ export function StepList({
   pending,
   units,
   closed,
+  still,
   onChoose,
 }: {
   steps: readonly Step[];
@@ -19,14 +20,18 @@ export function StepList({
   pending: ReadonlySet<string | null>;
   units: Units;
   closed: boolean;
+  /** Something above is to be read first: the next step does not push it out of sight. */
+  still: boolean;
   onChoose: (step: Step, choice: Choice) => void;
 }) {
   const [unfolded, setUnfolded] = useState<string | null>(null);
   const nextRow = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Newer browsers answer with a promise, which an effect must not return.
-    nextRow.current?.scrollIntoView({ block: "nearest" });
-  }, [nextId]);
+    if (!still) {
+      nextRow.current?.scrollIntoView({ block: "nearest" });
+    }
+  }, [nextId, still]);
   return (
     <ol className="divide-y-2 divide-line">
       {steps.map((step) => {
@@ -62,7 +67,9 @@ export function StepList({
             </button>
             {isOpen && (
               <div className="pb-3 pl-11">
-                {step.hint && <p className="mb-2 leading-snug text-quiet">{say(step.hint, units)}</p>}
+                {step.hint && step.lead !== "STOP" && (
+                  <p className="mb-2 leading-snug text-quiet">{say(step.hint, units)}</p>
+                )}
                 <div className="flex flex-wrap gap-2">
                   {step.choices.map((choice) => (
                     <Button

@@ -1,6 +1,6 @@
-import { OctagonX } from "lucide-react";
 import { Button } from "@/ui/Button";
 import { Modal } from "@/ui/Modal";
+import { StopSteps } from "./StopSteps";
 import type { Choice, Job, Step } from "./useJob";
 
 /** What to do where someone can get hurt. What it is, and whether it goes on, is said here and not by the space bar. */
@@ -21,15 +21,7 @@ export function StopDialog({
     <Modal title="Stop" open={step !== null} onClose={onClose} wide quiet>
       {step && (
         <div className="space-y-4">
-          <p className="flex items-center gap-3 text-3xl font-bold text-alarm">
-            <OctagonX aria-hidden size={44} className="shrink-0" />
-            <span className="inline-block first-letter:uppercase">{step.answer}</span>
-          </p>
-          <ol className="list-decimal space-y-2 pl-8 text-2xl leading-snug">
-            {(step.hint ?? "").split("\n").map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ol>
+          <StopSteps step={step} />
           <div>
             <p className="mb-2 text-quiet">Once it lies safe: what is it?</p>
             <div className="flex flex-wrap gap-2">

@@ -31,8 +31,8 @@ export function PickMark({
   return (
     <Modal title="Tape flag on the pick" open onClose={onClose}>
       <p className="text-lg leading-snug">
-        <b className="digits">{length(markMm, units)}</b> from the tip of the {tool}: it stops at the glass
-        before it is {lengthAtMost(depthMm, units)} deep, however flat it is held.
+        <b className="digits">{lengthAtMost(markMm, units)}</b> from the tip of the {tool}: it stops at the
+        glass before it is {lengthAtMost(depthMm, units)} deep, however flat it is held.
       </p>
       <Pick pixels={pixels} markMm={markMm} />
       {checking ? (

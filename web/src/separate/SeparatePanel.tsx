@@ -5,8 +5,8 @@ import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
 import { useEdgePicture } from "@/edge/useEdgePicture";
 import type { Piece, Pin } from "@/edge/pieces";
-import { useForecast } from "@/heat/useHeat";
-import { coldIn, coolingPieces, isColdAt } from "@/heat/warmth";
+import { type Forecast, useForecast } from "@/heat/useHeat";
+import { coolingPieces, isColdAt } from "@/heat/warmth";
 import { crackPieces } from "@/intake/pieces";
 import { filled } from "@/job/filled";
 import type { PanelProps } from "@/job/panel";
@@ -47,7 +47,14 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
       ? [
           { id: "cut", name: "cut", height: 34, pieces: cutPieces(plan, units) },
           ...(forecast && soaked
-            ? [{ id: "warm", name: "warm", height: 24, pieces: coolingPieces(forecast, sinceS) }]
+            ? [
+                {
+                  id: "warm",
+                  name: "warm",
+                  height: 24,
+                  pieces: coolingPieces(holding(forecast, plan), sinceS),
+                },
+              ]
             : []),
           {
             id: "depth",
@@ -76,7 +83,15 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
     isColdAt(forecast, sinceS, stretch.fromMm + stretch.lengthMm / 2);
   return (
     <>
-      <BandAndOutline {...picture}>
+      <BandAndOutline
+        {...picture}
+        below={
+          <>
+            {plan.moves.length} of {plan.stretches.length} hold: {duration(plan.cuttingSeconds)} of cutting
+            {again(plan)}. Gloves and eye protection on.
+          </>
+        }
+      >
         {move && stretch ? (
           <>
             <Facts
@@ -97,6 +112,9 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                     ] as const)),
               ]}
             />
+            <Button shortcut="t" look="quiet" className="-mx-1 px-1" onClick={() => setMarking(true)}>
+              tape flag {lengthAtMost(move.markMm, units)} from the tip
+            </Button>
             {marking && (
               <PickMark
                 jobId={job.id}
@@ -106,13 +124,13 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                 onClose={() => setMarking(false)}
               />
             )}
-            {plan.unknownCracks && move.tool === "blade" && (
-              <p className="mt-1 leading-snug text-quiet">{plan.unknownCracks}</p>
-            )}
-            <p className="mt-2 text-xl leading-snug font-semibold">
+            <p className="text-xl leading-snug font-semibold">
               {move.newEntry ? "Enter here, then " : ""}
               {move.towards}
             </p>
+            {stretch.dangerous && (
+              <p className="leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
+            )}
             {move.warmFirst && (
               <p className="leading-snug font-semibold">Warm it first: {say(move.warmFirst, units)}.</p>
             )}
@@ -132,8 +150,8 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
                 {move.warmedOnTheWay.length > 1 && `, and ${move.warmedOnTheWay.length - 1} times more`}.
               </p>
             )}
-            {stretch.dangerous && (
-              <p className="mt-2 leading-snug font-semibold text-alarm">{stretch.hazardWords}</p>
+            {plan.unknownCracks && move.tool === "blade" && (
+              <p className="mt-1 leading-snug text-quiet">{plan.unknownCracks}</p>
             )}
           </>
         ) : (
@@ -142,30 +160,19 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
           </p>
         )}
       </BandAndOutline>
-      <div className="flex min-h-12 items-center gap-x-5">
-        <p className="min-w-0 flex-1 text-quiet">
-          {plan.moves.length} of {plan.stretches.length} stretches hold, about {duration(plan.cuttingSeconds)}{" "}
-          of cutting{again(plan)}. {forecast && soaked && <Cold in={coldIn(forecast, sinceS)} />} Gloves and
-          eye protection on.
-        </p>
-        {move && (
-          <Button shortcut="t" look="quiet" className="shrink-0" onClick={() => setMarking(true)}>
-            tape flag {length(move.markMm, units)} from the tip
-          </Button>
-        )}
-        {pointed !== null && !job.closed && (
-          <Button
-            shortcut="v"
-            onClick={() =>
-              void record(filled(plan.wedge, { positionMm: pointed }), plan.wedge.label).then(() =>
-                onPoint(null),
-              )
-            }
-          >
-            {plan.wedge.label} at {length(pointed, units)}
-          </Button>
-        )}
-      </div>
+      {pointed !== null && !job.closed && (
+        <Button
+          shortcut="v"
+          className="self-end"
+          onClick={() =>
+            void record(filled(plan.wedge, { positionMm: pointed }), plan.wedge.label).then(() =>
+              onPoint(null),
+            )
+          }
+        >
+          {plan.wedge.label} at {length(pointed, units)}
+        </Button>
+      )}
     </>
   );
 }
@@ -195,40 +202,24 @@ function again(plan: Plan): string {
   if (plan.warmings === 0) {
     return "";
   }
-  const times = plan.warmings === 1 ? "once" : `${plan.warmings} times`;
-  return ` and warming again ${times}, ${duration(plan.totalSeconds - plan.cuttingSeconds)}`;
+  const times = plan.warmings === 1 ? "one warming" : `${plan.warmings} warmings`;
+  return `, ${times} (${duration(plan.totalSeconds - plan.cuttingSeconds)})`;
 }
 
-/** By the forecast that knows the cracks. */
-function Cold({ in: seconds }: { in: ReturnType<typeof coldIn> }) {
-  if (seconds === null) {
-    return null;
-  }
-  return (
-    <strong className="text-ink">
-      {seconds.first > 0
-        ? `The first stretch goes cold in about ${clockWords(seconds.first)}.`
-        : seconds.last > 0
-          ? `Some stretches are cold; the last goes cold in about ${clockWords(seconds.last)}.`
-          : "All that still holds is cold by now."}
-    </strong>
-  );
-}
-
-/** The forecast of this stretch and the bond's own clock decide when they run. */
+/** The forecast of this stretch decides when it runs, or the clock that the plan set. */
 function GoneCold({ job, choose, coldThere }: Pick<PanelProps, "job" | "choose"> & { coldThere: boolean }) {
   const now = useServerSeconds();
   const timer = job.timers.find((t) => t.warmth === "FALLING");
+  const over = timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, now) <= 0;
   const warm = job.steps.find((step) => step.id === "separate.warm");
   const lay = warm?.choices[0];
-  const cold = coldThere || (timer && secondsLeft(timer.startedAt, timer.seconds, now) <= 0);
-  if (!cold || !warm || !lay) {
+  if (!(coldThere || over) || !warm || !lay) {
     return null;
   }
   return (
     <div className="my-1 flex items-center gap-4">
       <p className="leading-snug font-semibold">
-        Reckoned cold by now. Does the pick drag?
+        {coldThere ? "Reckoned cold by now. Does the pick drag?" : "It was to be warmed again about now."}
         {warm.lead === "REASONS" && <span className="block font-normal text-alarm">{warm.hint}</span>}
       </p>
       <Button shortcut="h" className="shrink-0" disabled={!lay.mine} onClick={() => choose(warm, lay)}>
@@ -236,6 +227,16 @@ function GoneCold({ job, choose, coldThere }: Pick<PanelProps, "job" | "choose">
       </Button>
     </div>
   );
+}
+
+/** What is free needs no warmth any more. */
+function holding(forecast: Forecast, plan: Plan): Forecast {
+  const freed = (atMm: number) =>
+    plan.stretches.some((s) => s.free && atMm >= s.fromMm && atMm < s.fromMm + s.lengthMm);
+  return {
+    ...forecast,
+    stretches: forecast.stretches.filter((s) => !freed(s.fromMm + s.lengthMm / 2)),
+  };
 }
 
 function cutPieces(plan: Plan, units: Units): Piece[] {
@@ -250,7 +251,7 @@ function cutPieces(plan: Plan, units: Units): Piece[] {
       label: s.free ? "free" : turn === undefined ? "" : String(turn + 1),
       title: s.free
         ? `${s.place}: free`
-        : `${s.place}: number ${(turn ?? 0) + 1}, ${length(s.depthMm, units)} deep`,
+        : `${s.place}: number ${(turn ?? 0) + 1}, ${lengthAtMost(s.depthMm, units)} deep`,
     };
   });
 }
@@ -264,7 +265,7 @@ function depthPieces(plan: Plan, units: Units): Piece[] {
     length: s.lengthMm,
     tone: s.dangerous ? "hazard" : "free",
     fill: Math.max(0.12, s.depthMm / deepest),
-    label: length(s.depthMm, units),
-    title: `${s.place}: ${length(s.depthMm, units)} deep at most, ${s.depthBecause}${s.hazardWords ? `; ${s.hazardWords}` : ""}`,
+    label: lengthAtMost(s.depthMm, units),
+    title: `${s.place}: ${lengthAtMost(s.depthMm, units)} deep at most, ${s.depthBecause}${s.hazardWords ? `; ${s.hazardWords}` : ""}`,
   }));
 }

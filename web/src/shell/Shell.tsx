@@ -51,7 +51,7 @@ function Screen({ to, children }: { to: string; children: string }) {
     <NavLink
       to={to}
       end={to === "/"}
-      className="flex min-h-11 items-center rounded px-2.5 text-deep-quiet aria-[current=page]:font-semibold aria-[current=page]:text-on-deep"
+      className="flex min-h-11 items-center rounded px-1.5 lg:px-2.5 text-deep-quiet aria-[current=page]:font-semibold aria-[current=page]:text-on-deep"
     >
       {children}
     </NavLink>

@@ -43,7 +43,10 @@ describe("units", () => {
     expect(length(6, metric)).toBe("6.0 mm");
     expect(length(121.4, metric)).toBe("121 mm");
     expect(length(25.4, other)).toBe("1.00 in");
-    expect(length(0, other)).toBe("0.00 in");
+    expect(length(0, other)).toBe("0.0 in");
+    // 11 mm are 0.4331 inches, 560 mm 22.05.
+    expect(length(11, other)).toBe("0.43 in");
+    expect(length(560, other)).toBe("22.0 in");
     expect(length(0.06, other)).toBe("0.002 in");
     expect(length(0.06, metric)).toBe("0.06 mm");
   });
@@ -54,6 +57,8 @@ describe("units", () => {
     expect(lengthAtMost(6, metric)).toBe("6.0 mm");
     expect(lengthAtMost(2.3, metric)).toBe("2.3 mm");
     expect(lengthAtMost(25.4, other)).toBe("1.00 in");
+    // 7.5 mm are 0.2953 inches.
+    expect(lengthAtMost(7.5, other)).toBe("0.29 in");
   });
 
   it("fills the core's sentences", () => {

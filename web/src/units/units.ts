@@ -25,8 +25,10 @@ export function kelvin(k: number, units: Units): string {
 /** How many digits a length is worth, and what it is in the reader's unit. */
 function measured(mm: number, units: Units): { value: number; digits: number; unit: string } {
   if (units.length === "in") {
-    // A limit of hundredths of a millimetre must not read as nought.
-    return { value: mm / 25.4, digits: mm !== 0 && Math.abs(mm) < 25.4 ? 3 : 2, unit: "in" };
+    const value = mm / 25.4;
+    // A limit of hundredths of a millimetre must not read as nought, and no hand keeps a hundredth on a foot.
+    const digits = value === 0 || Math.abs(value) >= 10 ? 1 : Math.abs(value) < 0.1 ? 3 : 2;
+    return { value, digits, unit: "in" };
   }
   return {
     value: mm,

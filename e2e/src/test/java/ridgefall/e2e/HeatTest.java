@@ -34,7 +34,7 @@ class HeatTest {
         bench.awaitText("while you cut; glass below 78 °C");
         bench.click("Start with this");
         bench.awaitText("Warming a stretch");
-        bench.awaitText("stretches hold");
+        bench.awaitText(" of cutting");
         bench.awaitText("°C while you cut; glass below 78 °C");
         bench.awaitText("Free already");
         String cut = bench.nextStep();
@@ -43,7 +43,7 @@ class HeatTest {
         assertThat(bench.nextStep()).startsWith("separate.");
         bench.click("Done with the air?");
         bench.click("Air off");
-        bench.awaitText("Bond workable");
+        bench.awaitText("Warm again");
     }
 
     /** A plate warms it all; what has gone cold under the pick is warmed by air that stays on while it is cut. */

@@ -18,6 +18,9 @@ class OffTheWayTest {
         bench.click("Left for whoever goes on");
         bench.type("words", "cell felt soft at the port");
         bench.awaitNoText("Left for whoever goes on");
+        // Whoever looks ahead is led back to it.
+        bench.tap("]");
+        bench.awaitText("Back to Strip down");
         bench.tap("x");
         bench.awaitText("No heat, no charger, no pressing, no prying");
         bench.click("Hissing or smoking");

@@ -71,10 +71,10 @@ class Screenshots {
         for (int i = 0; i < 5; i++) {
             bench.goOn();
         }
-        bench.awaitText("stretches hold");
+        bench.awaitText(" of cutting");
         shoot(bench, "separate");
         bench.dark(true);
-        bench.awaitText("stretches hold");
+        bench.awaitText(" of cutting");
         shoot(bench, "separate-dark");
         bench.dark(false);
         bench.goOnUntil("bond.school");

@@ -30,6 +30,7 @@ import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.PickSheet;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
+import ridgefall.core.separate.Warming;
 import ridgefall.core.sheet.Sheet;
 
 @RestController
@@ -208,6 +209,13 @@ class SeparateController {
                 .body(SheetFiles.write(sheet, format));
     }
 
+    /** With what is not said again where the air over it is told beside it. */
+    private static String warming(CutPlan plan, CutPlan.Pause pause) {
+        Warming warming = pause.warming();
+        boolean told = plan.airOn() && warming.source().equals(plan.air().source());
+        return told ? "{s:" + Math.round(warming.seconds()) + "}" : warming.words();
+    }
+
     private static MoveView move(DeviceProfile profile, CutPlan plan, CutPlan.Move m) {
         EdgeInterval where = plan.stretch(m.stretchId()).where();
         return new MoveView(
@@ -217,8 +225,7 @@ class SeparateController {
                 PlaceWords.towards(profile, where, m.clockwise()),
                 m.warmFirst() == null ? null : m.warmFirst().words(),
                 m.pauses().stream()
-                        .map(pause -> PlaceWords.at(profile, pause.atMm()) + ": "
-                                + pause.warming().words())
+                        .map(pause -> PlaceWords.at(profile, pause.atMm()) + ": " + warming(plan, pause))
                         .toList(),
                 m.airShare(),
                 m.seconds(),

@@ -21,7 +21,7 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     /** Air on one stretch; it is cut when it is over, with the air still on. */
     TimerKind AIR = new TimerKind("AIR", "Warming a stretch");
 
-    TimerKind WORKABLE = new TimerKind("WORKABLE", "Bond workable", Warmth.FALLING);
+    TimerKind WORKABLE = new TimerKind("WORKABLE", "Warm again", Warmth.FALLING);
 
     /** How a source meets the front: a face lies on it, or an outlet is led along the border. */
     enum Sweep {

@@ -46,7 +46,7 @@ public record Beneath(String words, EdgeFeature.Kind kind, double hazard, String
                 .filter(part -> part.kind() == InsideKind.BATTERY || part.kind() == InsideKind.PANEL)
                 .filter(part -> part.area() != null && near(part.area(), at))
                 .map(Inside::words)
-                .map(words -> new Beneath(words, null, 0, null));
+                .map(words -> new Beneath(words.toLowerCase(Locale.ROOT), null, 0, null));
         return Stream.of(onTheEdge, cables, inside)
                 .flatMap(some -> some)
                 .distinct()

@@ -149,7 +149,7 @@ public final class SeparateStation implements StationRoom {
     public static String unknownCracks(HeatQuestion question) {
         return question.condition() == FrontCondition.CRACKED
                         && question.cracks().isEmpty()
-                ? "No crack that meets the edge is drawn: it may be anywhere. Drawn at intake, the rest takes a pick."
+                ? "Where cracks meet the edge is not drawn: a blade all round. Drawn at Intake, a pick goes in where there is none."
                 : null;
     }
 

@@ -96,7 +96,7 @@ public record Stretch(
                         ? what.words().toLowerCase(Locale.ROOT) + " here already" + (cut ? ": just the tip" : "")
                         : depthBecause,
                 Math.max(hazard, DANGEROUS_HAZARD),
-                hazardWords == null ? what.words() + " here: what lies there is looked at before sealing" : hazardWords,
+                hazardWords == null ? what.words() + " here already: shallower and slower" : hazardWords,
                 difficulty * CARE,
                 hinge,
                 cracked);
