@@ -740,6 +740,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/carry": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["carry"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/bond": {
     parameters: {
       query?: never;
@@ -2220,6 +2236,33 @@ export interface components {
       /** Format: int32 */
       greatestOpeningDeg: number;
     };
+    CarryView: {
+      split: components["schemas"]["SplitView"];
+    };
+    SplitView: {
+      entry: string;
+      exit: string;
+      /** Format: int32 */
+      plateC: number;
+      /** Format: int32 */
+      warmSeconds: number;
+      /** Format: double */
+      wireMm: number;
+      /** Format: double */
+      mmPerS: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      endsShortMm: number;
+      wire: components["schemas"]["Spot"][];
+      ends: components["schemas"]["Spot"][];
+    };
+    Spot: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
     BondView: {
       plans: components["schemas"]["PlanView"][];
       /** Format: double */
@@ -2774,7 +2817,7 @@ export interface components {
     };
     BatterySeen: {
       /** @enum {string} */
-      battery: "SOUND" | "SWOLLEN";
+      battery: "SOUND" | "SWOLLEN" | "TIRED";
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
@@ -4823,6 +4866,31 @@ export interface operations {
       };
     };
   };
+  carry: {
+    parameters: {
+      query?: {
+        quarterTurns?: number;
+        faceDown?: boolean;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["CarryView"];
+        };
+      };
+    };
+  };
   bond: {
     parameters: {
       query?: {
@@ -5580,7 +5648,7 @@ export const batteryIsolatedTypeValues: ReadonlyArray<
 > = ["BatteryIsolated"];
 export const batterySeenBatteryValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BatterySeen"]["battery"]
-> = ["SOUND", "SWOLLEN"];
+> = ["SOUND", "SWOLLEN", "TIRED"];
 export const batterySeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BatterySeen"]["type"]
 > = ["BatterySeen"];

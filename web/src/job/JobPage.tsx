@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router";
 import { ProblemError } from "@/api/client";
 import { BondPanel } from "@/bond/BondPanel";
 import { ProposeCorrection } from "@/book/ProposeCorrection";
+import { CarryPanel } from "@/carry/CarryPanel";
 import { DecidePanel } from "@/decide/DecidePanel";
 import { EdgePanel } from "@/edge/EdgePanel";
 import type { View } from "@/edge/useEdge";
@@ -289,6 +290,8 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
       return panel.job.bonded ? <HeatPanel {...panel} /> : <EdgePanel {...panel} />;
     case "SEPARATE":
       return panel.job.bonded ? <SeparatePanel {...panel} /> : <ClipPanel {...panel} />;
+    case "CARRY":
+      return <CarryPanel {...panel} />;
     case "BOND":
       return <BondPanel {...panel} />;
     case "SEAL":

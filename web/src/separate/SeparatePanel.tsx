@@ -14,6 +14,7 @@ import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { duration, length, lengthAtMost, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { Facts } from "@/ui/Facts";
 
 import { PickMark } from "./PickMark";
 
@@ -174,20 +175,6 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
         </Button>
       )}
     </>
-  );
-}
-
-/** What a hand needs while it cuts, large enough for arm's length. */
-function Facts({ facts }: { facts: readonly (readonly [what: string, value: string])[] }) {
-  return (
-    <dl className="grid grid-cols-2 gap-x-5 gap-y-2">
-      {facts.map(([what, value]) => (
-        <div key={what} className="flex flex-col-reverse">
-          <dt className="leading-tight text-quiet">{what}</dt>
-          <dd className="digits text-2xl leading-none font-bold whitespace-nowrap">{value}</dd>
-        </div>
-      ))}
-    </dl>
   );
 }
 

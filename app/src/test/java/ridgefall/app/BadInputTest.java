@@ -119,8 +119,9 @@ class BadInputTest {
                         "color",
                         "not known here",
                         "the fields positionMm"),
-                Arguments.of("{'type':'BatterySeen','battery':'FLAT'}", "battery", "FLAT", "one of SOUND, SWOLLEN"),
-                Arguments.of("{'type':'BatterySeen','battery':1}", "battery", "1", "one of SOUND, SWOLLEN"),
+                Arguments.of(
+                        "{'type':'BatterySeen','battery':'FLAT'}", "battery", "FLAT", "one of SOUND, SWOLLEN, TIRED"),
+                Arguments.of("{'type':'BatterySeen','battery':1}", "battery", "1", "one of SOUND, SWOLLEN, TIRED"),
                 Arguments.of("{'type':'Levitated'}", "type", "Levitated", "the name of a fact"),
                 Arguments.of(
                         "{'type':'FunctionTested','functionId':'smell','phase':'BEFORE','answer':'PASS'}",

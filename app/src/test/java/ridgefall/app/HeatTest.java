@@ -80,6 +80,12 @@ class HeatTest {
         JsonNode judged = judged("sourceId=air-1&settingC=170&dial=3&distanceMm=20&sweep=ROUND&seconds=90");
         assertThat(judged.get("soakSeconds").asDouble()).isEqualTo(90);
         assertThat(judged.get("because").get(0).asString()).startsWith("the coldest bond gets to {C:");
+        assertThat(judged("sourceId=air-1&settingC=200&sweep=STRETCH_BY_STRETCH&seconds=60")
+                        .get("because")
+                        .get(0)
+                        .asString())
+                .startsWith("over the ")
+                .contains("the bond gets to {C:");
     }
 
     @Test

@@ -3,6 +3,7 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
@@ -53,5 +54,25 @@ class OpeningTest {
                         .get("body")
                         .toString())
                 .contains("Pick marks, Pellow Dial 41", "$INSUNITS");
+    }
+
+    @Test
+    void glassIsSplitOffThePanelWithAWireAndAPanelThatBreaksIsQuotedAnew(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 45", "Wire hut", "cracked");
+        bench.skipTo("carry.warmed");
+        bench.awaitText("In at the crown edge, towards the button edge");
+        assertThat(bench.text()).contains("75 °C", "plate, 1:30 on it", "Stop 3.0 mm short: the panel's cable");
+        bench.goOn();
+        bench.awaitText("Warming to split");
+        bench.skipTo("carry.panel");
+        bench.click("Lost");
+        bench.type("reason", "dark corner");
+        bench.awaitText("lost: dark corner");
+        bench.awaitText("Quote anew: New display with glass");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.put("price", "289");
+        bench.type("agreedBy", "Wire warden");
+        bench.awaitStep("parts.here");
     }
 }

@@ -18,9 +18,12 @@ import ridgefall.app.instrument.Readings;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Plans;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.edge.Turn;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.Forecast;
 import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
@@ -28,6 +31,8 @@ import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Measured;
 import ridgefall.core.heat.Setup;
+import ridgefall.core.heat.StretchRecipe;
+import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.OpeningPlanner;
 
 @RestController
@@ -36,6 +41,9 @@ class HeatController {
     private final Jobs jobs;
     private final Plans plans;
     private final Readings readings;
+    /** Air is held over no more at a time. */
+    private static final double HANDS_WIDTH_MM = 60;
+
     private final LoadingCache<Asked, Forecast> forecasts =
             Caffeine.newBuilder().maximumSize(50).build(Asked::forecast);
 
@@ -92,11 +100,25 @@ class HeatController {
         HeatPlanner planner = question.planner(HeatPlanner.FULL);
         HeatSource source = question.source(sourceId);
         Setup setup = source.completed(new Setup(settingC, dial, distanceMm, sweep));
-        return HeatPlanView.of(
-                seconds == null ? planner.on(source, setup) : planner.judged(source, setup, seconds),
-                course.takenByOthers().toList(),
-                course.stillWarm(),
-                who.role());
+        HeatPlan plan = seconds == null ? planner.on(source, setup) : planner.judged(source, setup, seconds);
+        if (seconds != null && sweep == Sweep.STRETCH_BY_STRETCH) {
+            StretchRecipe recipe = StretchRecipe.judged(question, source, setup.over(meant(course)), seconds);
+            plan = plan.told(recipe.feasible(), recipe.says());
+        }
+        return HeatPlanView.of(plan, course.takenByOthers().toList(), course.stillWarm(), who.role());
+    }
+
+    /** The stretch that is cut next: what somebody who holds an outlet there asks about. */
+    private static EdgeInterval meant(Course course) {
+        CutPlan plan = course.cutPlan();
+        if (plan.moves().isEmpty()) {
+            return plan.stretches().get(0).where();
+        }
+        CutPlan.Move move = plan.moves().get(0);
+        EdgeInterval all = plan.stretch(move.stretchId()).where();
+        double length = Math.min(HANDS_WIDTH_MM, all.lengthMm());
+        Turn turn = course.profile().edge().turn();
+        return new EdgeInterval(move.clockwise() ? all.fromMm() : turn.wrap(turn.end(all) - length), length);
     }
 
     /** What the device does that lies on a source, or came off it last. */

@@ -21,10 +21,12 @@ import ridgefall.core.material.TapeSchool;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
 
 public final class BondStation implements StationRoom {
+    /** New glass is joined to the panel that was kept. */
+    public static final String OPTICAL = "bond.optical";
+
     private final Function<DeviceProfile, List<StripPlan>> plans;
 
     /** @param plans ways of laying strips on a device, the best first; none where no tape fits its ledge */
@@ -83,10 +85,10 @@ public final class BondStation implements StationRoom {
                     "puckered or dusty: peel it and cut strips instead",
                     "Flat, liners on"));
         }
-        if (bondsGlass(profile, state)) {
+        if (DecideState.of(state).joinsGlass(profile)) {
             return Optional.of(Checks.check(
                     state,
-                    "bond.optical",
+                    OPTICAL,
                     "Glass bonded with optical liquid and cured, ring on",
                     "no bubbles at the corners; UV: shield eyes and skin; never stretch the ring",
                     "Clear and cured"));
@@ -115,16 +117,6 @@ public final class BondStation implements StationRoom {
                                 "never stretch, fold or bend it: it would not seal",
                                 "Laid flat");
                 });
-    }
-
-    /** Whether this repair joins glass and panel here, before anything is sealed. */
-    private static boolean bondsGlass(DeviceProfile profile, JobState state) {
-        return !profile.document().opticalBonds().isEmpty()
-                && DecideState.of(state)
-                        .repair()
-                        .map(agreed -> profile.repair(agreed.repairId()))
-                        .filter(repair -> repair.parts().contains(PartKind.OPTICAL_LIQUID))
-                        .isPresent();
     }
 
     /** The strips to choose from; none where something else holds the front. */

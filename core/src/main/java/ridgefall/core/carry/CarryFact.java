@@ -64,9 +64,11 @@ public sealed interface CarryFact extends Fact.Of<CarryState> {
     private static String part(String id, FactWords told) {
         return FactWords.name(
                 id,
-                Stream.concat(
-                        told.profile().carryOvers().stream().map(p -> new String[] {p.id(), p.words()}),
-                        told.profile().pairedParts().stream().map(p -> new String[] {p.id(), p.words()})),
+                Stream.of(
+                                told.profile().carryOvers().stream().map(p -> new String[] {p.id(), p.words()}),
+                                told.profile().pairedParts().stream().map(p -> new String[] {p.id(), p.words()}),
+                                Stream.<String[]>of(new String[] {CarryStation.PANEL, "Panel"}))
+                        .flatMap(some -> some),
                 pair -> pair[0],
                 pair -> pair[1]);
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
+import ridgefall.core.decide.DecideStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -13,6 +14,7 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
@@ -23,6 +25,14 @@ import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
 
 public final class CarryStation implements StationRoom {
+    public static final TimerKind SPLIT_WARMING = new TimerKind("SPLIT_WARMING", "Warming to split");
+
+    /** What is kept of the old front where its glass alone is new. */
+    static final String PANEL = "panel";
+
+    private static final String PANEL_WORDS = "Old glass off the panel";
+    private static final String SHOWS = "carry.panel-shows";
+
     @Override
     public Station station() {
         return Station.CARRY;
@@ -30,10 +40,73 @@ public final class CarryStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        return Stream.concat(
+        return Stream.of(
                         profile.carryOvers().stream().map(part -> carry(part, state)),
+                        GlassSplit.of(profile, state).stream().flatMap(split -> split(profile, split, state)),
                         profile.pairedParts().stream().map(part -> pair(part, state)))
+                .flatMap(some -> some)
                 .toList();
+    }
+
+    /** The panel is tried before new glass is bonded to it: a minute here, an hour later. */
+    private static Stream<Step> split(DeviceProfile profile, GlassSplit split, JobState state) {
+        Step off = step(
+                PANEL,
+                PANEL_WORDS,
+                "wire {mm:" + split.wireMm() + "}, in at the " + profile.placeName(split.entry()) + ", towards the "
+                        + profile.placeName(split.exit()) + ", sawing, no faster than {mm:"
+                        + split.slowestMmPerS() + "} a second; the last {mm:" + split.endsShortMm()
+                        + "} with a card; face taped, eye protection on",
+                "Off, panel whole",
+                state);
+        String lost = CarryState.of(state).lost().get(PANEL);
+        if (lost != null) {
+            off = stopped(profile, state, off, "lost: " + lost);
+        } else if (off.open() && !split.works()) {
+            off = stopped(profile, state, off, "no wire gets through it within the panel's limits");
+        }
+        Step shows = Checks.check(
+                state,
+                SHOWS,
+                "Panel plugged in loose: picture whole",
+                "no line, no dark corner; then off its plug again",
+                "Whole");
+        return Stream.of(warming(split, off, state), off, shows);
+    }
+
+    private static Step stopped(DeviceProfile profile, JobState state, Step off, String why) {
+        return off.problem(why)
+                .leadingOn(Stream.concat(
+                                DecideStation.withoutThePanel(profile, state).stream(),
+                                Stream.of(DecideStation.goesBack(state)))
+                        .toArray(Step.Choice[]::new));
+    }
+
+    private static Step warming(GlassSplit split, Step off, JobState state) {
+        String id = "carry.warmed";
+        Step warm = Step.open(
+                id,
+                Station.CARRY,
+                "Warm the front to split it",
+                "off the watch and off its plugs; glass down on a plate, pad or bed at {C:" + split.plateC() + "}",
+                Step.go(
+                        "Lies there, {s:" + split.warmSeconds() + "}",
+                        new JobFact.TimerStarted(SPLIT_WARMING, split.warmSeconds())));
+        if (state.timer(SPLIT_WARMING).isPresent()) {
+            return Step.open(
+                            id,
+                            Station.CARRY,
+                            "Warming to split",
+                            "it stays on the plate while the wire is drawn",
+                            Step.go("Warm", new JobFact.TimerStopped(SPLIT_WARMING)))
+                    .waiting(state.timer(SPLIT_WARMING).get().seq());
+        }
+        return !off.open() || state.everTimed(SPLIT_WARMING) ? warm.answered("warm") : warm;
+    }
+
+    @Override
+    public List<TimerKind> startable() {
+        return List.of(SPLIT_WARMING);
     }
 
     private static Step carry(CarryOver part, JobState state) {
@@ -63,19 +136,26 @@ public final class CarryStation implements StationRoom {
         return lost == null ? step : step.answered("lost: " + lost);
     }
 
+    private static List<String> splits(DeviceProfile profile, JobState state, String id) {
+        return GlassSplit.of(profile, state).stream().map(split -> id).toList();
+    }
+
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof JobFact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), List.of());
+            Checks.known("checkId", f.checkId(), splits(profile, state, SHOWS));
         }
-        String partId = ((CarryFact) fact).partId();
-        Checks.known(
-                "partId",
-                partId,
-                Stream.concat(
-                                profile.carryOvers().stream().map(CarryOver::id),
-                                profile.pairedParts().stream().map(PairedPart::id))
-                        .toList());
+        if (fact instanceof CarryFact f) {
+            Checks.known(
+                    "partId",
+                    f.partId(),
+                    Stream.of(
+                                    profile.carryOvers().stream().map(CarryOver::id),
+                                    profile.pairedParts().stream().map(PairedPart::id),
+                                    splits(profile, state, PANEL).stream())
+                            .flatMap(ids -> ids)
+                            .toList());
+        }
         List<Hold> holds = new ArrayList<>();
         for (Connector plug : StripState.stillIn(profile, state)) {
             holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));

@@ -2,6 +2,7 @@ package ridgefall.core.clean;
 
 import java.util.ArrayList;
 import java.util.List;
+import ridgefall.core.carry.GlassSplit;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -61,6 +62,14 @@ public final class CleanStation implements StationRoom {
             dry = dry.answered("dried");
         }
         steps.add(dry);
+        GlassSplit.of(profile, state)
+                .map(split -> Checks.check(
+                        state,
+                        "clean.panel",
+                        "Old optical bond off the panel",
+                        "rolled off with a thumb, the rest with remover on a cloth, never at its edge: it creeps in; then dust-free",
+                        "Clear, no streak"))
+                .ifPresent(steps::add);
         steps.add(Checks.check(
                 state,
                 "clean.flat",

@@ -4,6 +4,8 @@ import java.util.Optional;
 import ridgefall.core.decide.DecideFact.NotWorthIt;
 import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.job.JobState;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.PartKind;
 import ridgefall.core.units.Money;
 
 /**
@@ -16,5 +18,13 @@ public record DecideState(Optional<RepairAgreed> repair, Optional<NotWorthIt> no
 
     public static DecideState of(JobState job) {
         return job.of(DecideFact.FAMILY);
+    }
+
+    /** Whether the panel is kept and new glass is joined to it here, before anything is sealed. */
+    public boolean joinsGlass(DeviceProfile profile) {
+        return !profile.document().opticalBonds().isEmpty()
+                && repair.map(agreed -> profile.repair(agreed.repairId()))
+                        .filter(what -> what.parts().contains(PartKind.OPTICAL_LIQUID))
+                        .isPresent();
     }
 }

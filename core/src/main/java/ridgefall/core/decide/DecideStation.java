@@ -18,6 +18,7 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
+import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
@@ -92,6 +93,19 @@ public final class DecideStation implements StationRoom {
                                 "?"),
                         new Ask("price", "Price agreed, " + agreed.currency(), Ask.Kind.NUMBER, null, null),
                         agreedBy(state)));
+    }
+
+    /** Repairs that ask less of what is left than the one agreed: the panel need not be kept. */
+    public static List<Choice> withoutThePanel(DeviceProfile profile, JobState state) {
+        return profile.document().repairs().stream()
+                .filter(repair -> !repair.parts().contains(PartKind.OPTICAL_LIQUID))
+                .flatMap(repair -> DecideState.of(state).repair().stream()
+                        .map(agreed -> Step.other(
+                                "Quote anew: " + repair.words(),
+                                new DecideFact.RepairAgreed(repair.id(), null, BigDecimal.ZERO, agreed.currency(), "?"),
+                                new Ask("price", "Price agreed, " + agreed.currency(), Ask.Kind.NUMBER, null, null),
+                                agreedBy(state))))
+                .toList();
     }
 
     /** Who said yes: the owner, unless someone else did. */

@@ -102,8 +102,13 @@ public final class Course {
             ProveFact.FAMILY);
 
     /** Every kind of clock that runs at some station: whatever can be measured is measured while one runs. */
-    public static final List<TimerKind> CLOCKS =
-            List.of(HeatFact.SOAK, HeatFact.AIR, HeatFact.WORKABLE, CleanStation.DRYING, SealStation.PRESSING);
+    public static final List<TimerKind> CLOCKS = List.of(
+            HeatFact.SOAK,
+            HeatFact.AIR,
+            HeatFact.WORKABLE,
+            CarryStation.SPLIT_WARMING,
+            CleanStation.DRYING,
+            SealStation.PRESSING);
 
     /** As the book has it: what is computed depends on nothing that was added on the spot. */
     private final DeviceProfile asInBook;
@@ -608,7 +613,7 @@ public final class Course {
     private List<Hold> stopped(Fact fact) {
         boolean atIntake = IntakeState.of(state)
                 .battery()
-                .filter(seen -> seen == IntakeFact.Battery.SWOLLEN)
+                .filter(IntakeFact.Battery::swollen)
                 .isPresent();
         if (!atIntake && StopState.of(state).stopped().isEmpty()) {
             return List.of();
@@ -621,7 +626,7 @@ public final class Course {
                     "stop.hand-back", hold.station(), "It may burn: a lead hands it back, by the local rules"));
         }
         boolean soundAfterAll =
-                fact instanceof IntakeFact.BatterySeen seen && seen.battery() == IntakeFact.Battery.SOUND;
+                fact instanceof IntakeFact.BatterySeen seen && !seen.battery().swollen();
         boolean words = fact instanceof StopFact
                 || fact instanceof DamageFact
                 || fact instanceof DetourFact.NoteLeft

@@ -187,7 +187,7 @@ public final class BenchRun implements Bench {
 
     @Override
     public boolean keptStops() {
-        return Arrays.stream(Limit.values()).allMatch(limit -> peakC.get(limit) <= limit.stopC(device.limits()));
+        return Arrays.stream(Limit.values()).allMatch(limit -> limit.surelyKeptBy(peakC.get(limit), device.limits()));
     }
 
     @Override
@@ -272,12 +272,17 @@ public final class BenchRun implements Bench {
         while (on.seconds() < REACTS_S) {
             on.step();
         }
-        return tried.hottest(tried.state) > glassCautionC();
+        return tried.glassC() > glassCautionC();
     }
 
     /** The glass at its hottest, °C. */
-    private double hottest(double[] state) {
+    double glassC() {
         return device.roomC() + ring.hottestGlass(state);
+    }
+
+    /** The greatest so far, °C. */
+    double peakC(Limit limit) {
+        return peakC.get(limit);
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.Optional;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.Harm;
 import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
@@ -45,8 +46,12 @@ public record HeatQuestion(
 
     /** Until the front was looked at, the question is about the worst. */
     public static HeatQuestion of(DeviceProfile profile, JobState state, List<HeatSource> sources, Hand hand) {
+        boolean tired = IntakeState.of(state)
+                .battery()
+                .filter(battery -> battery == IntakeFact.Battery.TIRED)
+                .isPresent();
         return new HeatQuestion(
-                profile,
+                tired ? profile.withTiredBattery() : profile,
                 Damage.front(state).orElse(FrontCondition.SHATTERED),
                 Damage.edgeCracks(profile, state),
                 IntakeState.of(state).bends(),

@@ -28,7 +28,7 @@ final class Meeting {
     private static final double SIDE_SHARE = 0.3;
 
     /** How far below its caution a hand keeps the glass by a thermometer. */
-    private static final double READS_K = 2;
+    static final double READS_K = 2;
 
     private final EdgePieces pieces;
     private final HeatSource source;

@@ -30,7 +30,13 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
 
     enum Battery {
         SOUND,
-        SWOLLEN
+        SWOLLEN,
+        /** Sound to look at, but over three years old or weak: it gets less heat. */
+        TIRED;
+
+        public boolean swollen() {
+            return this == SWOLLEN;
+        }
     }
 
     @Override

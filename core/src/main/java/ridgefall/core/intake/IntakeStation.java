@@ -259,15 +259,16 @@ public final class IntakeStation implements StationRoom {
                 "Battery: flat, cool, quiet?",
                 "rocks on the bench, gaps at the edge or hisses: stop",
                 Step.go("Sound", new IntakeFact.BatterySeen(Battery.SOUND)),
-                Step.fail("Swollen", new IntakeFact.BatterySeen(Battery.SWOLLEN)));
+                Step.fail("Swollen", new IntakeFact.BatterySeen(Battery.SWOLLEN)),
+                Step.other("Sound, but old or weak", new IntakeFact.BatterySeen(Battery.TIRED)));
         return IntakeState.of(state)
                 .battery()
-                .map(b -> b == Battery.SOUND
-                        ? step.answered("sound")
-                        : step.problem("swollen: " + Stop.WHAT_NOW)
+                .map(b -> b.swollen()
+                        ? step.problem("swollen: " + Stop.WHAT_NOW)
                                 .leading(Step.Lead.STOP)
                                 .hinted(Stop.STEPS)
-                                .choosing(Stop.letGoOn()))
+                                .choosing(Stop.letGoOn())
+                        : step.answered(b == Battery.TIRED ? "sound, but old or weak: heated less" : "sound"))
                 .orElse(step);
     }
 

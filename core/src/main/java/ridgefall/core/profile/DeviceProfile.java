@@ -81,6 +81,12 @@ public record DeviceProfile(
                         document.as(Variant.doing(more)), version, variantId, edge, heat, borderMm, ledgeMm, features);
     }
 
+    /** The same device with a cell that bears less heat. */
+    public DeviceProfile withTiredBattery() {
+        ProfileDocument tired = document.as(Variant.doing(List.of()), limits().withTiredBattery());
+        return new DeviceProfile(tired, version, variantId, edge, heat, borderMm, ledgeMm, features);
+    }
+
     static ProfileDocument merged(ProfileDocument d, String variantId) {
         if (variantId == null) {
             return d;

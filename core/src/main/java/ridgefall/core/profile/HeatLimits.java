@@ -17,5 +17,13 @@ public record HeatLimits(
                 Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, displayCautionC, displayStopC, plasticsStopC);
     }
 
+    /** An old or weak cell gases sooner: common practice leaves it this much cooler. */
+    private static final double TIRED_K = 5;
+
+    public HeatLimits withTiredBattery() {
+        return new HeatLimits(
+                batteryCautionC - TIRED_K, batteryStopC - TIRED_K, displayCautionC, displayStopC, plasticsStopC);
+    }
+
     public static final HeatLimits USUAL = new HeatLimits(60, 65, 80, 85, 90);
 }

@@ -561,6 +561,10 @@ public record ProfileDocument(
 
     /** This device as one of its variants is, with the lists of both in one. */
     ProfileDocument as(Variant v) {
+        return as(v, limits);
+    }
+
+    ProfileDocument as(Variant v, HeatLimits limits) {
         return new ProfileDocument(
                 format,
                 id,

@@ -24,6 +24,7 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Cutting;
+import ridgefall.core.profile.ProfileDocument.PanelType;
 import ridgefall.core.units.Band;
 
 /**
@@ -463,9 +464,7 @@ public final class OpeningPlanner {
         long later = Math.round(opening.seconds() - first.seconds());
         if (!opening.feasible()) {
             reasons.add(hindrance(opening));
-            if (!first.feasible()) {
-                reasons.add(wayOut());
-            }
+            reasons.add(first.feasible() ? "instead: with " + firstSource : wayOut());
         } else if (opening == first) {
             reasons.add("soonest open within the limits");
         } else if (later < 0) {
@@ -508,6 +507,13 @@ public final class OpeningPlanner {
         }
         return "instead: warm it to {C:" + SOLVENT_C + "}, off the source, solvent along the edge for {s:"
                 + SOLVENT_MINUTES * 60 + "}, then a thin blade at {mm:" + Math.round(soakedMmPerS * 10) / 10.0
-                + "} a second";
+                + "} a second; " + creeping();
+    }
+
+    /** What solvent does to what makes the picture. */
+    private String creeping() {
+        return question.profile().document().front().panel() == PanelType.OLED
+                ? "none at the OLED's seal: it dies from there"
+                : "drop by drop on the blade: between the sheets of an LCD it stays";
     }
 }

@@ -13,6 +13,7 @@ import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Turn;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.ProfileDocument.PanelType;
 
 /**
  * A piece of the bond line that is cut in one go, with one allowed depth.
@@ -37,6 +38,9 @@ public record Stretch(
     private static final double DANGEROUS_HAZARD = 0.4;
     private static final double BORDER_MARGIN_MM = 1.5;
     /** Narrower borders, as on watches, leave just the tip of the tool. */
+    /** An OLED touched at its seal dies from there; an LCD is scratched. */
+    private static final double OLED_MARGIN_MM = 0.5;
+
     private static final double LEAST_DEPTH_MM = 1;
 
     /** What a tool that went wrong once goes too far, and how much slower one goes after that; common practice. */
@@ -142,7 +146,8 @@ public record Stretch(
     private static Stretch of(
             DeviceProfile profile, String id, EdgeInterval where, Landmark landmark, List<EdgeInterval> cracks) {
         Turn turn = profile.edge().turn();
-        double depth = Math.max(LEAST_DEPTH_MM, profile.leastBorderMm(where) - BORDER_MARGIN_MM);
+        double margin = BORDER_MARGIN_MM + (profile.document().front().panel() == PanelType.OLED ? OLED_MARGIN_MM : 0);
+        double depth = Math.max(LEAST_DEPTH_MM, profile.leastBorderMm(where) - margin);
         String because = "border less a margin";
         List<EdgeFeature> features = profile.featuresOn(where);
         for (EdgeFeature feature : features) {

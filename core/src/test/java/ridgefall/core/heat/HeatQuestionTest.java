@@ -10,9 +10,12 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.gate.Journey;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatPlan.Stretch;
 import ridgefall.core.heat.HeatSource.Kind;
+import ridgefall.core.intake.IntakeFact.Battery;
+import ridgefall.core.intake.IntakeFact.BatterySeen;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Cutting;
@@ -53,6 +56,19 @@ class HeatQuestionTest {
 
     private static boolean touches(Stretch stretch, EdgeInterval where) {
         return QUIRE.edge().turn().overlap(where, new EdgeInterval(stretch.fromMm(), stretch.lengthMm()));
+    }
+
+    @Test
+    void aTiredCellIsKeptFiveKelvinCooler() {
+        assertThat(QUIRE.limits().batteryCautionC()).isEqualTo(60);
+        Journey journey = new Journey().append(new BatterySeen(Battery.TIRED));
+        HeatQuestion tired = HeatQuestion.of(QUIRE, journey.state(), HeatSource.bench(), Hand.USUAL);
+        assertThat(tired.profile().limits().batteryCautionC()).isEqualTo(55);
+        assertThat(tired.profile().limits().batteryStopC()).isEqualTo(60);
+        assertThat(tired.profile().limits().displayStopC()).isEqualTo(85);
+        HeatPlan plan = tired.planner(HeatPlanner.QUICK).best(List.of(PLATE));
+        assertThat(plan.batteryAtPullC().p50()).isLessThanOrEqualTo(55);
+        assertThat(plan.batteryAtPullC().p90()).isLessThanOrEqualTo(60);
     }
 
     @Test

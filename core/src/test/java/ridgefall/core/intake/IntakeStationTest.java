@@ -71,6 +71,16 @@ class IntakeStationTest {
     }
 
     @Test
+    void anOldCellGoesOnAndIsHeatedLess() {
+        Journey journey = new Journey().append(new BatterySeen(Battery.TIRED));
+        assertThat(journey.step("intake.battery").answer()).isEqualTo("sound, but old or weak: heated less");
+        assertThat(journey.step("intake.battery").open()).isFalse();
+        assertThat(journey.holds(new CheckAnswered("parts.variant", Answer.PASS, null)))
+                .extracting(Hold::id)
+                .doesNotContain("intake.battery");
+    }
+
+    @Test
     void whatDoesNotWorkIsAFindingAndHoldsNothing() {
         Journey journey = new Journey().append(new FunctionTested("touch", Phase.BEFORE, Answer.FAIL, null));
         assertThat(journey.step("before.touch").answer()).isEqualTo("Fails");

@@ -70,6 +70,13 @@ class CutPlannerTest {
     }
 
     @Test
+    void anOledsEdgeIsKeptFurtherFromThanAnLcds() {
+        // Border 2.8 mm, 1.5 of margin and half a millimetre for the seal; never less than the tip.
+        assertThat(Stretch.along(ShippedBook.profile("pellow-dial-45"), List.of()))
+                .allSatisfy(stretch -> assertThat(stretch.depthMm()).isLessThanOrEqualTo(1));
+    }
+
+    @Test
     void depthIsTheBordersOrTheFeaturesWhicheverIsLess() {
         CutPlan plan = plan(List.of());
         // Border 7.5 mm less 1.5 mm.

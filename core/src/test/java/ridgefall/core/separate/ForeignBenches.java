@@ -24,7 +24,7 @@ import ridgefall.core.units.Band;
  */
 final class ForeignBenches {
     /** How far hands differ, as a logarithm; and how far an adhesive is from its handbook. */
-    private static final double HAND_SIGMA = 0.35;
+    private static final double HAND_SIGMA = 0.2;
 
     /** Longer is no opening. */
     private static final double LONGEST_S = 90 * 60;
