@@ -1282,6 +1282,8 @@ export interface components {
       | components["schemas"]["SettingChanged"]
       | components["schemas"]["SoakEnded"]
       | components["schemas"]["SoakStarted"]
+      | components["schemas"]["SolventDry"]
+      | components["schemas"]["SolventLaid"]
       | components["schemas"]["StretchFreed"]
       | components["schemas"]["StripLaid"]
       | components["schemas"]["StripsChosen"]
@@ -2032,6 +2034,7 @@ export interface components {
       /** Format: int32 */
       soaks: number;
       hand: string;
+      solvent: string | null;
       plans: components["schemas"]["HeatPlanView"][];
     };
     InfluenceView: {
@@ -3357,6 +3360,20 @@ export interface components {
        */
       type: "SoakStarted";
       where: components["schemas"]["EdgeInterval"] | null;
+    };
+    SolventDry: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SolventDry";
+    };
+    SolventLaid: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SolventLaid";
     };
     StretchFreed: {
       stretchId: string;
@@ -5897,6 +5914,12 @@ export const soakStartedSweepValues: ReadonlyArray<
 export const soakStartedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SoakStarted"]["type"]
 > = ["SoakStarted"];
+export const solventDryTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SolventDry"]["type"]
+> = ["SolventDry"];
+export const solventLaidTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SolventLaid"]["type"]
+> = ["SolventLaid"];
 export const stretchFreedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StretchFreed"]["type"]
 > = ["StretchFreed"];

@@ -134,6 +134,7 @@ function Planned({
         <Sources
           job={job}
           plans={plans}
+          solvent={heat.solvent}
           units={units}
           onChoose={(next) => {
             setChosen(next);

@@ -21,12 +21,15 @@ const LED: Record<Plan["sweep"], string> = {
 export function Sources({
   job,
   plans,
+  solvent,
   units,
   onChoose,
   onClose,
 }: {
   job: Job;
   plans: Plan[];
+  /** The cooler school, in words. */
+  solvent: string | null;
   units: Units;
   onChoose: (plan: Plan) => void;
   onClose: () => void;
@@ -80,6 +83,11 @@ export function Sources({
           ))}
         </tbody>
       </table>
+      {solvent && (
+        <p className="mt-3 leading-snug">
+          <b>With solvent:</b> {say(solvent, units)}. Laid at Separate.
+        </p>
+      )}
       <ARecipe job={job} units={units} onChoose={onChoose} />
     </Modal>
   );

@@ -75,4 +75,23 @@ class OpeningTest {
         bench.type("agreedBy", "Wire warden");
         bench.awaitStep("parts.here");
     }
+
+    @Test
+    void afterASlipACrackAndABondThatSticksTheWayRoundGoesOnWithCare(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Slip hut", "cracked").skipTo("heat.soak");
+        bench.goOn();
+        bench.awaitText("Soaking on");
+        bench.tap("1");
+        bench.awaitText("Cut the");
+        bench.tap("s");
+        bench.awaitText("Before sealing:");
+        bench.tap("c");
+        bench.awaitText("New crack, ");
+        bench.click("Sticks though warm? Solvent along the edge");
+        bench.click("Laid, 3 min");
+        bench.awaitText("Solvent creeps in");
+        assertThat(bench.text()).contains("no flame, no source").doesNotContain("while you cut; glass below");
+        bench.skipTo("separate.open");
+        bench.awaitText("All free.");
+    }
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,6 +54,10 @@ class HeatController {
         this.readings = readings;
     }
 
+    private final LoadingCache<HeatQuestion, Optional<String>> solvent = Caffeine.newBuilder()
+            .maximumSize(50)
+            .build(question -> OpeningPlanner.withSolvent(question).map(OpeningPlanner.WithSolvent::words));
+
     /** All that a forecast depends on; the time is not of it. */
     private record Asked(HeatQuestion question, List<Soak> soaks, List<Measured> measured) {
         Forecast forecast() {
@@ -79,6 +84,7 @@ class HeatController {
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
                 plans.hand(),
+                rough ? null : solvent.get(question).orElse(null),
                 rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : course.openings(),
                 course.takenByOthers().toList(),
                 who.role());

@@ -199,15 +199,25 @@ final class HeatViews {
      * @param stillWarm from the last soak: then it goes back on for a short time only
      * @param soaks how often it was laid on a source
      */
-    /** @param hand how hard it is reckoned that a hand pushes, and what from */
+    /**
+     * @param hand how hard it is reckoned that a hand pushes, and what from
+     * @param solvent the cooler school in words; null while rough, or where nothing heats a face
+     */
     record HeatView(
-            Guarded guarded, boolean rough, boolean stillWarm, int soaks, String hand, List<HeatPlanView> plans) {
+            Guarded guarded,
+            boolean rough,
+            boolean stillWarm,
+            int soaks,
+            String hand,
+            @Schema(nullable = true) String solvent,
+            List<HeatPlanView> plans) {
         static HeatView of(
                 HeatQuestion question,
                 boolean rough,
                 boolean stillWarm,
                 int soaks,
                 Hand hand,
+                String solvent,
                 List<Opening> openings,
                 List<SourceTaken> taken,
                 Role role) {
@@ -217,6 +227,7 @@ final class HeatViews {
                     stillWarm,
                     soaks,
                     hand.words() + room(question),
+                    solvent,
                     openings.stream()
                             .map(opening -> HeatPlanView.of(opening, taken, stillWarm, role))
                             .toList());

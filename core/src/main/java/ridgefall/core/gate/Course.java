@@ -106,6 +106,7 @@ public final class Course {
             HeatFact.SOAK,
             HeatFact.AIR,
             HeatFact.WORKABLE,
+            SeparateFact.CREEPING,
             CarryStation.SPLIT_WARMING,
             CleanStation.DRYING,
             SealStation.PRESSING);
@@ -222,7 +223,13 @@ public final class Course {
     }
 
     private double handNPerMm() {
-        return planning.hand().believing(HeatState.of(state).tries(asInBook.factoryAdhesive()));
+        double hand = planning.hand().believing(HeatState.of(state).tries(asInBook.factoryAdhesive()));
+        // To a hand it is one whether it pushes harder or the bond bears less.
+        return hand
+                / asInBook.factoryAdhesive()
+                        .strengthLeft(
+                                SeparateState.of(state).solventMinutes(now),
+                                asInBook.heat().ledgeWidthMm());
     }
 
     /** How each source warms it on the best way that begins with it, the best of all first. */
@@ -264,7 +271,9 @@ public final class Course {
         if (fact instanceof HeatFact.SoakEnded && heat.runningSoak().isPresent()) {
             return new HeatFact.SoakEnded(
                     SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
-        } else if (fact instanceof HeatFact.PickTried pick && profile.bonded()) {
+        } else if (fact instanceof HeatFact.PickTried pick
+                && profile.bonded()
+                && !SeparateState.of(state).wet()) {
             Optional<Double> bondC = OpeningPlanner.bondAtPickC(
                     questionAtBench().after(Damage.harms(state)),
                     List.copyOf(SeparateState.of(state).freed()),
@@ -312,6 +321,7 @@ public final class Course {
                 List.copyOf(SeparateState.of(state).freed()),
                 soaks,
                 takenIds(),
+                SeparateState.of(state).wet(),
                 soaks.isEmpty() ? Instant.EPOCH : Instant.ofEpochSecond(now.getEpochSecond() / 10 * 10)));
     }
 

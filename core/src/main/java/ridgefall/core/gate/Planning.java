@@ -59,6 +59,7 @@ public interface Planning {
             List<String> freed,
             List<Soak> soaks,
             Set<String> taken,
+            boolean wet,
             Instant now) {}
 
     /** Ways of laying strips on a device, the best first. */
@@ -83,6 +84,7 @@ public interface Planning {
                 question.freed,
                 question.soaks,
                 question.taken,
+                question.wet,
                 question.now);
     }
 }

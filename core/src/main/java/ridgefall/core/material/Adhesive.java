@@ -64,8 +64,13 @@ public enum Adhesive {
 
     /** Peel force per width after solvent stood at a bond {@code bondWidthMm} wide for some minutes. */
     public double peelNPerMm(double celsius, double speedMmPerS, double solventMinutes, double bondWidthMm) {
+        return peelNPerMm(celsius, speedMmPerS) * strengthLeft(solventMinutes, bondWidthMm);
+    }
+
+    /** The share of its strength that solvent has left a bond {@code bondWidthMm} wide after some minutes, 0 to 1. */
+    public double strengthLeft(double solventMinutes, double bondWidthMm) {
         double wet = Math.min(1, creepMmPerRootMinute * Math.sqrt(solventMinutes) / bondWidthMm);
-        return peelNPerMm(celsius, speedMmPerS) * (1 - wet * (1 - soakedShare));
+        return 1 - wet * (1 - soakedShare);
     }
 
     public double shearMPa(double celsius) {

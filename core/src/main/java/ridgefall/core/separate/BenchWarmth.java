@@ -49,6 +49,8 @@ final class BenchWarmth implements Warmth {
     /** Once it was taken up, air stays on. */
     private boolean airOn;
 
+    private boolean wet;
+
     private Bench.AtSource held;
     private EdgeInterval heldOver;
 
@@ -66,6 +68,13 @@ final class BenchWarmth implements Warmth {
      */
     static BenchWarmth followed(Bench bench, Turn turn, Cutting cutting, Means means, double againSeconds) {
         return new BenchWarmth(bench, turn, cutting, means, Opening.LONGEST_S, againSeconds);
+    }
+
+    /** Wet with solvent: nothing warms it until it is dry. */
+    static BenchWarmth wet(Bench bench, Turn turn, Cutting cutting, Means means) {
+        BenchWarmth warmth = planned(bench, turn, cutting, means, Double.POSITIVE_INFINITY);
+        warmth.wet = true;
+        return warmth;
     }
 
     private BenchWarmth(Bench bench, Turn turn, Cutting cutting, Means means, double giveUpS, Double toldS) {
@@ -144,7 +153,7 @@ final class BenchWarmth implements Warmth {
 
     @Override
     public boolean worthWarming(double mmPerS) {
-        return mmPerS < means.belowMmPerS() && sinceWarmS >= LEAST_CUTTING_S;
+        return !wet && mmPerS < means.belowMmPerS() && sinceWarmS >= LEAST_CUTTING_S;
     }
 
     @Override

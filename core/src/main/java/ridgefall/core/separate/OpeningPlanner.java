@@ -24,7 +24,6 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Cutting;
-import ridgefall.core.profile.ProfileDocument.PanelType;
 import ridgefall.core.units.Band;
 
 /**
@@ -53,10 +52,8 @@ public final class OpeningPlanner {
     /** What is warmed and is hardly faster to cut after that has come to its limits: it is cut as it is. */
     private static final double WORTH_IT = 1.2;
 
-    /** Warm to the hand and within every limit; and how long solvent is left to creep in. */
+    /** Warm to the hand and within every limit. */
     private static final int SOLVENT_C = 45;
-
-    private static final int SOLVENT_MINUTES = 3;
 
     private static final double SHORTEST_S = 10;
     private static final int BENCHES = 10;
@@ -81,6 +78,66 @@ public final class OpeningPlanner {
      */
     public static List<Opening> ranked(HeatQuestion question, List<HeatPlan> heat) {
         return new OpeningPlanner(question).ranked(heat);
+    }
+
+    /**
+     * Another school: warmed once, and less, off its source, solvent along the edge, and cut round without a source once it has crept in.
+     *
+     * @param coldMm so much is cold all the same by the time the blade is there
+     */
+    public record WithSolvent(HeatPlan heat, double soakSeconds, double cuttingSeconds, double coldMm) {
+        public double seconds() {
+            return soakSeconds + CREEPS_S + cuttingSeconds;
+        }
+
+        public String words() {
+            String way = heat.source().name() + " at {C:" + heat.settingC() + "}, {s:" + Math.round(soakSeconds)
+                    + "}; off it, solvent along the edge, {s:" + Math.round(CREEPS_S) + "}; ";
+            return coldMm > FEW_MM
+                    ? way + "but {mm:" + Math.round(coldMm)
+                            + "} would be cold before the blade is there: only where it sticks"
+                    : way + "then cut it all the way round: {s:" + Math.round(seconds()) + "} in all";
+        }
+    }
+
+    /** So much is left for a thin blade without a word. */
+    private static final double FEW_MM = 20;
+
+    private static final double CREEPS_S = 60 * SeparateFact.CREEPS_MINUTES;
+
+    /** By the source that the front lies on best; nothing where the bench owns none. */
+    public static Optional<WithSolvent> withSolvent(HeatQuestion question) {
+        List<HeatSource> faces = question.sources().stream()
+                .filter(source -> !source.kind().air())
+                .toList();
+        if (faces.isEmpty()) {
+            return Optional.empty();
+        }
+        HeatPlan heat = question.planner(HeatPlanner.QUICK).best(faces);
+        HeatQuestion wet = question.by(question.handNPerMm()
+                / question.profile()
+                        .factoryAdhesive()
+                        .strengthLeft(
+                                SeparateFact.CREEPS_MINUTES,
+                                question.profile().heat().ledgeWidthMm()));
+        CutPlanner.Round round = CutPlanner.round(wet, List.of());
+        return Arrays.stream(SOAK_SHARES)
+                .map(share -> wholeSteps(heat.soakSeconds() * share))
+                .mapToObj(soak -> wetRound(question, round, heat, soak))
+                .min(Comparator.comparingDouble(way -> way.seconds() + COLD_S_PER_MM * way.coldMm()));
+    }
+
+    private static WithSolvent wetRound(
+            HeatQuestion question, CutPlanner.Round round, HeatPlan heat, double soakSeconds) {
+        BenchRun bench = BenchRun.firstLook(question, heat.source(), heat.source());
+        bench.through(List.of(new Act(heat.source(), heat.setup(), soakSeconds), Act.rest(CREEPS_S)));
+        Means means = means(heat.source(), heat.setup());
+        List<Cut> cuts = round.cut(BenchWarmth.wet(bench, round.turn(), round.cutting(), means));
+        return new WithSolvent(
+                heat,
+                soakSeconds,
+                cuts.stream().mapToDouble(Cut::allSeconds).sum(),
+                cuts.stream().mapToDouble(Cut::coldMm).sum());
     }
 
     /** The way that begins with a source and goes on with it, on the likeliest bench: a plan at once, by which nothing is judged. */
@@ -111,6 +168,7 @@ public final class OpeningPlanner {
      * @param freedInOrder ids of stretches already free, the latest last
      * @param soaks what heat it had, in order; one that runs goes on for as long as it was meant to
      * @param taken ids of sources that other devices lie on: others are taken up instead, where the bench owns any
+     * @param wet with solvent: no source comes near
      */
     public static CutPlan onward(
             HeatQuestion question,
@@ -118,9 +176,17 @@ public final class OpeningPlanner {
             List<String> freedInOrder,
             List<Soak> soaks,
             Set<String> taken,
+            boolean wet,
             Instant now) {
         CutPlanner.Round round = CutPlanner.round(question, freedInOrder);
         Opening begun = begun(openings, soaks, taken);
+        if (wet) {
+            BenchRun bench = soaks.isEmpty()
+                    ? BenchRun.usual(question, begun.heat().source())
+                    : BenchRun.after(question, soaks, now);
+            List<Cut> cuts = round.cut(BenchWarmth.wet(bench, round.turn(), round.cutting(), begun.means()));
+            return CutPlanner.plan(round, cuts, null, null);
+        }
         if (BenchRun.forgotten(soaks, now) && !begun.stretches()) {
             Warming all = new Warming(
                     begun.heat().source(), begun.heat().setup(), begun.heat().soakSeconds());
@@ -501,19 +567,17 @@ public final class OpeningPlanner {
         Adhesive adhesive = round.profile().factoryAdhesive();
         double ledgeMm = round.profile().heat().ledgeWidthMm();
         double soakedMmPerS = adhesive.speedMmPerS(
-                SOLVENT_C, round.cutting().handNPerMm(), Cutting.FASTEST_MM_PER_S, SOLVENT_MINUTES, ledgeMm);
+                SOLVENT_C,
+                round.cutting().handNPerMm(),
+                Cutting.FASTEST_MM_PER_S,
+                SeparateFact.CREEPS_MINUTES,
+                ledgeMm);
         if (soakedMmPerS < Cutting.SLOWEST_MM_PER_S) {
             return "instead: the battery out first where it comes out from behind; else decline it";
         }
         return "instead: warm it to {C:" + SOLVENT_C + "}, off the source, solvent along the edge for {s:"
-                + SOLVENT_MINUTES * 60 + "}, then a thin blade at {mm:" + Math.round(soakedMmPerS * 10) / 10.0
-                + "} a second; " + creeping();
-    }
-
-    /** What solvent does to what makes the picture. */
-    private String creeping() {
-        return question.profile().document().front().panel() == PanelType.OLED
-                ? "none at the OLED's seal: it dies from there"
-                : "drop by drop on the blade: between the sheets of an LCD it stays";
+                + SeparateFact.CREEPS_MINUTES * 60 + "}, then a thin blade at {mm:"
+                + Math.round(soakedMmPerS * 10) / 10.0
+                + "} a second; " + SeparateStation.creepsWhere(question.profile());
     }
 }

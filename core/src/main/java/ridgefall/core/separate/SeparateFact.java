@@ -8,11 +8,17 @@ import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.units.Allowed;
 
 /** The front comes free. */
 public sealed interface SeparateFact extends Fact.Of<SeparateState> {
+    /** Before that it is not worth cutting; common practice. */
+    int CREEPS_MINUTES = 3;
+
+    TimerKind CREEPING = new TimerKind("CREEPING", "Solvent creeps in");
+
     Family<SeparateState> FAMILY = new Family<>(SeparateFact.class, SeparateState.NOTHING, SeparateState::hears);
 
     @Override
@@ -88,6 +94,42 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
         }
     }
 
+    /** Along the edge, with no source near it; it creeps in before it is cut. */
+    record SolventLaid() implements SeparateFact {
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.wetSince(entry.happenedAt());
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.start(new Timer.Start(CREEPING, 60 * CREEPS_MINUTES), HeatFact.WORKABLE.id());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Solvent along the edge";
+        }
+    }
+
+    /** No smell and nothing wet: a source may come near again. */
+    record SolventDry() implements SeparateFact {
+        @Override
+        public SeparateState after(SeparateState before, Entry entry) {
+            return before.wetSince(null);
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(CREEPING.id());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Solvent dry";
+        }
+    }
+
     record FrontOpened() implements SeparateFact {
         @Override
         public SeparateState after(SeparateState before, Entry entry) {
@@ -96,7 +138,7 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.stop(HeatFact.WORKABLE.id());
+            return Timer.Change.stop(HeatFact.WORKABLE.id(), CREEPING.id());
         }
 
         @Override

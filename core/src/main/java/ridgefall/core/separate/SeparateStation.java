@@ -26,11 +26,13 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
+import ridgefall.core.profile.ProfileDocument.PanelType;
 import ridgefall.core.separate.CutPlan.Move;
 import ridgefall.core.units.NotAllowed;
 
@@ -40,6 +42,7 @@ public final class SeparateStation implements StationRoom {
     private static final String WAY = "separate.way";
     private static final String LIFT = "separate.lift";
     private static final String AIR_OFF = "separate.air-off";
+    private static final String DRY = "separate.dry";
 
     private final Supplier<CutPlan> plan;
     private final HeatStation heat;
@@ -74,6 +77,7 @@ public final class SeparateStation implements StationRoom {
             return steps;
         }
         CutPlan way = plan.get();
+        creeping(state).ifPresent(steps::add);
         for (String id : SeparateState.of(state).freed()) {
             steps.add(cut(profile, way.stretch(id), null, null).answered("free"));
         }
@@ -91,7 +95,7 @@ public final class SeparateStation implements StationRoom {
                     && !airOn
                     && move.bondC() < way.coldBelowC()
                     && move.warmings().findAny().isEmpty()) {
-                cut = cut.hinted(NO_WARMER + cut.hint());
+                cut = cut.hinted((SeparateState.of(state).wet() ? NO_WETTER : NO_WARMER) + cut.hint());
             }
             steps.add(next && airOn ? cut.waiting(running.get().seq()) : cut);
         }
@@ -111,6 +115,9 @@ public final class SeparateStation implements StationRoom {
             steps.add(way.moves().isEmpty() ? off : off.asOptional());
         }
         steps.add(opening(profile, state));
+        if (!open && !way.moves().isEmpty() && running.isEmpty()) {
+            steps.add(solvent(profile, state));
+        }
         steps.addAll(wedges(profile, state, Station.SEPARATE));
         return steps;
     }
@@ -118,6 +125,51 @@ public final class SeparateStation implements StationRoom {
     /** Where it is cold and nothing warms it. */
     private static final String NO_WARMER =
             "as warm as its limits allow: let it lie and warm it again, or go slowly with a thin blade; ";
+
+    /** Meanwhile nothing is cut. */
+    private static Optional<Step> creeping(JobState state) {
+        return state.timer(SeparateFact.CREEPING)
+                .map(timer -> Step.open(
+                                "separate.creeping",
+                                Station.SEPARATE,
+                                "Solvent creeps in",
+                                "air the bench, no flame, no source; more of it where it has drawn in",
+                                Step.go("It has crept in", new JobFact.TimerStopped(SeparateFact.CREEPING)))
+                        .waiting(timer.seq()));
+    }
+
+    /** The cooler school, at any time; what is wet is dry before a source comes near again. */
+    private static Step solvent(DeviceProfile profile, JobState state) {
+        Step step = SeparateState.of(state).wet()
+                ? Step.open(
+                        DRY,
+                        Station.SEPARATE,
+                        "Warm it again? Solvent dry first",
+                        "no smell and nothing shines: its vapour catches fire at a source",
+                        Step.go("Dry", new SeparateFact.SolventDry()))
+                : Step.open(
+                        "separate.solvent",
+                        Station.SEPARATE,
+                        "Sticks though warm? Solvent along the edge",
+                        "off every source, no flame, gloves, aired; " + creepsWhere(profile),
+                        Step.go("Laid, {s:" + 60 * SeparateFact.CREEPS_MINUTES + "}", new SeparateFact.SolventLaid()));
+        return step.asOptional();
+    }
+
+    /** What solvent does to what makes the picture. */
+    static String creepsWhere(DeviceProfile profile) {
+        return profile.document().front().panel() == PanelType.OLED
+                ? "none at the OLED's seal: it dies from there"
+                : "drop by drop on the blade: between the sheets of an LCD it stays";
+    }
+
+    @Override
+    public List<TimerKind> startable() {
+        return List.of(SeparateFact.CREEPING);
+    }
+
+    private static final String NO_WETTER =
+            "solvent has done what it does: let it dry and warm it again, or go slowly with a thin blade; ";
 
     private static boolean airOn(Soak soak) {
         return soak.started().where() != null;
@@ -297,7 +349,9 @@ public final class SeparateStation implements StationRoom {
     /** With the front open the part is in use and heat has nothing to soften; the owner may change their mind at any time. */
     @Override
     public List<Hold> bars(Fact earlier, JobState state) {
-        if (!SeparateState.of(state).frontOpened()) {
+        if (earlier instanceof HeatFact.SoakStarted && SeparateState.of(state).wet()) {
+            return List.of(Hold.firm(DRY, Station.SEPARATE, "Solvent is wet on it: no source comes near"));
+        } else if (!SeparateState.of(state).frontOpened()) {
             return List.of();
         } else if (earlier instanceof PartsFact.PartReturned
                 && DecideState.of(state).notWorthIt().isEmpty()) {
@@ -330,6 +384,20 @@ public final class SeparateStation implements StationRoom {
             }
         } else if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());
+        }
+        if (fact instanceof SeparateFact.SolventLaid && !profile.bonded()) {
+            holds.add(Hold.firm("heat.clips", Station.HEAT, "Clips hold this front: solvent has nothing to soften"));
+        } else if (fact instanceof SeparateFact.SolventDry
+                && !SeparateState.of(state).wet()) {
+            throw new NotAllowed("solvent", "dry", "once some was laid");
+        } else if (fact instanceof SeparateFact.SolventLaid) {
+            holds.addAll(beforeCutting(state));
+            HeatState.of(state)
+                    .runningSoak()
+                    .ifPresent(soak -> holds.add(Hold.firm(
+                            airOn(soak) ? AIR_OFF : LIFT,
+                            Station.SEPARATE,
+                            "It is being warmed: off the source first")));
         }
         holds.addAll(profile.bonded() ? bondHolds(fact, profile, state) : clipHolds(fact, profile, state));
         return holds;

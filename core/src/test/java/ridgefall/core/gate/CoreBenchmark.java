@@ -55,7 +55,8 @@ public class CoreBenchmark {
     /** The way on after something has happened, from the heat it had until now; target 300 ms. */
     @Benchmark
     public CutPlan wayOnFromWhereTheBenchStands() {
-        return OpeningPlanner.onward(question, openings, List.of("top-1"), soaked, Set.of(), began.plusSeconds(300));
+        return OpeningPlanner.onward(
+                question, openings, List.of("top-1"), soaked, Set.of(), false, began.plusSeconds(300));
     }
 
     /** Folding a late job's journal and asking all twelve stations, plans at hand. */

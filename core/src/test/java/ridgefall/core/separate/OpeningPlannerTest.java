@@ -134,7 +134,7 @@ class OpeningPlannerTest {
         Instant now = warmed(soaks, best.heat(), setup, AT);
         int warmings = 0;
         while (freed.size() < best.cut().stretches().size() && warmings < 12) {
-            CutPlan way = OpeningPlanner.onward(question, openings, freed, soaks, Set.of(), now);
+            CutPlan way = OpeningPlanner.onward(question, openings, freed, soaks, Set.of(), false, now);
             Move next = way.moves().get(0);
             if (next.warmFirst() != null) {
                 Warming warming = next.warmFirst();
@@ -179,8 +179,8 @@ class OpeningPlannerTest {
         List<Soak> soaks = new ArrayList<>();
         Instant off =
                 warmed(soaks, openings.get(0).heat(), openings.get(0).heat().setup(), AT);
-        CutPlan way =
-                OpeningPlanner.onward(question, openings, List.of("top-1"), soaks, Set.of(), off.plusSeconds(50_000));
+        CutPlan way = OpeningPlanner.onward(
+                question, openings, List.of("top-1"), soaks, Set.of(), false, off.plusSeconds(50_000));
         assertThat(way.moves().get(0).warmFirst().seconds())
                 .isEqualTo(openings.get(0).heat().soakSeconds());
         assertThat(way.again()).isEqualTo(way.moves().get(0).warmFirst());
