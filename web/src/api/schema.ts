@@ -532,6 +532,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/strip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["strip"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/separate": {
     parameters: {
       query?: never;
@@ -1812,6 +1828,56 @@ export interface components {
       /** Format: int32 */
       modules: number;
     };
+    HoleView: {
+      id: string;
+      at: components["schemas"]["SeenAt"];
+      /** Format: int32 */
+      kind: number;
+      hidden: boolean;
+      /** @enum {string} */
+      lie: "NOW" | "OVER_IT" | "IN" | "OUT" | "STAYS_EMPTY";
+    };
+    LyingPartView: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      kind: "SHIELD" | "PLATE" | "TAPE" | "PANEL" | "BATTERY" | "BACK";
+      how: string;
+      /** Format: int32 */
+      layer: number;
+      corners: components["schemas"]["SeenAt"][] | null;
+      /** @enum {string} */
+      lie: "NOW" | "OVER_IT" | "IN" | "OUT" | "STAYS_EMPTY";
+    };
+    LyingPlugView: {
+      id: string;
+      words: string;
+      hint: string;
+      at: components["schemas"]["SeenAt"] | null;
+      route: components["schemas"]["SeenAt"][];
+      /** @enum {string} */
+      lie: "NOW" | "OVER_IT" | "IN" | "OUT" | "STAYS_EMPTY";
+    };
+    OpenDeviceView: {
+      parts: components["schemas"]["LyingPartView"][];
+      holes: components["schemas"]["HoleView"][];
+      screws: components["schemas"]["ScrewKind"][];
+      plugs: components["schemas"]["LyingPlugView"][];
+      onTheWay: string[];
+    };
+    ScrewKind: {
+      words: string;
+      /** Format: int32 */
+      out: number;
+      /** Format: int32 */
+      hidden: number;
+    };
+    SeenAt: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
     MoveView: {
       stretchId: string;
       clockwise: boolean;
@@ -2240,7 +2306,7 @@ export interface components {
       greatestOpeningDeg: number;
     };
     CarryView: {
-      split: components["schemas"]["SplitView"];
+      split: components["schemas"]["SplitView"] | null;
     };
     SplitView: {
       entry: string;
@@ -4560,6 +4626,31 @@ export interface operations {
       };
     };
   };
+  strip: {
+    parameters: {
+      query?: {
+        quarterTurns?: number;
+        faceDown?: boolean;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenDeviceView"];
+        };
+      };
+    };
+  };
   separate: {
     parameters: {
       query?: never;
@@ -5420,6 +5511,18 @@ export const stepViewLeadValues: ReadonlyArray<
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
+export const holeViewLieValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HoleView"]["lie"]
+> = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];
+export const lyingPartViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LyingPartView"]["kind"]
+> = ["SHIELD", "PLATE", "TAPE", "PANEL", "BATTERY", "BACK"];
+export const lyingPartViewLieValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LyingPartView"]["lie"]
+> = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];
+export const lyingPlugViewLieValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LyingPlugView"]["lie"]
+> = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];

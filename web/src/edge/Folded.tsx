@@ -101,17 +101,7 @@ export function Folded({
         />
         <path d={`${whole}Z`} fill="none" stroke="var(--ink)" strokeWidth={1.5 * px} />
         <Marks marks={edge.marks} px={px} />
-        {edge.parts
-          .filter((part) => !part.landmark.includes("_"))
-          .map((part) => (
-            <EdgeName
-              key={part.landmark}
-              edge={edge}
-              at={part.fromMm + part.lengthMm / 2}
-              words={part.words}
-              px={px}
-            />
-          ))}
+        <EdgeNames edge={edge} px={px} />
         {pins.map((pin) => {
           const { x, y } = pointAt(edge.outline, pin.at);
           return pin.kind === "wedge" ? (
@@ -145,6 +135,21 @@ export function Folded({
 /** What runs round most of the edge, such as a gasket, would hide all that lies under it. */
 function short(edge: Edge): Edge["features"] {
   return edge.features.filter((feature) => feature.lengthMm < edge.perimeterMm / 2);
+}
+
+/** Whichever way it lies, one sees where one is. */
+export function EdgeNames({ edge, px }: { edge: Edge; px: number }) {
+  return edge.parts
+    .filter((part) => !part.landmark.includes("_"))
+    .map((part) => (
+      <EdgeName
+        key={part.landmark}
+        edge={edge}
+        at={part.fromMm + part.lengthMm / 2}
+        words={part.words}
+        px={px}
+      />
+    ));
 }
 
 /** The name of an edge stands outside it, upright wherever the device is turned. */

@@ -14,6 +14,7 @@ import { PartsPanel } from "@/parts/PartsPanel";
 import { SealPanel } from "@/seal/SealPanel";
 import { ClipPanel } from "@/separate/ClipPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
+import { StripPanel } from "@/strip/StripPanel";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
 import { Button } from "@/ui/Button";
@@ -290,6 +291,8 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
       return panel.job.bonded ? <HeatPanel {...panel} /> : <EdgePanel {...panel} />;
     case "SEPARATE":
       return panel.job.bonded ? <SeparatePanel {...panel} /> : <ClipPanel {...panel} />;
+    case "STRIP":
+      return <StripPanel {...panel} />;
     case "CARRY":
       return <CarryPanel {...panel} />;
     case "BOND":

@@ -93,5 +93,9 @@ class OpeningTest {
         assertThat(bench.text()).contains("no flame, no source").doesNotContain("while you cut; glass below");
         bench.skipTo("separate.open");
         bench.awaitText("All free.");
+        bench.skipTo("strip.screws");
+        bench.awaitText("flat, cross 00");
+        bench.skipTo("strip.isolate");
+        bench.awaitText("First off: Bridge over the battery plug");
     }
 }

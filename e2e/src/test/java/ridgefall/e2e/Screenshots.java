@@ -20,7 +20,6 @@ class Screenshots {
         Browser bench = visit.browser();
         bench.open("/");
         bench.awaitText("Sign in");
-        shoot(bench, "sign-in");
         bench.signInByHand();
         bench.open("/take-in");
         bench.awaitText("Pellow Dial 45");
@@ -77,6 +76,9 @@ class Screenshots {
         bench.awaitText(" of cutting");
         shoot(bench, "separate-dark");
         bench.dark(false);
+        bench.goOnUntil("strip.screws");
+        bench.awaitText("First off:");
+        shoot(bench, "strip");
         bench.goOnUntil("bond.school");
         bench.goOn();
         bench.goOn();

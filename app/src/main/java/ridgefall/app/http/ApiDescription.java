@@ -28,6 +28,8 @@ public class ApiDescription {
     private static final List<String[]> MAY_BE_NULL = List.of(
             new String[] {"SourceView", "air"},
             new String[] {"HeatPlanView", "taken"},
+            new String[] {"CarryView", "split"},
+            new String[] {"LyingPlugView", "at"},
             new String[] {"HeatPlanView", "then"},
             new String[] {"FitView", "contactWPerM2K"},
             new String[] {"FitView", "offsetK"},

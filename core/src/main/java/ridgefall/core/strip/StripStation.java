@@ -24,7 +24,8 @@ import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
 
 public final class StripStation implements StationRoom {
-    private static final String PANEL_UP = "strip.panel-up";
+    static final String PANEL_UP = "strip.panel-up";
+    static final String SCREWS = "strip.screws";
 
     @Override
     public Station station() {
@@ -35,7 +36,7 @@ public final class StripStation implements StationRoom {
     public List<Step> steps(DeviceProfile profile, JobState state) {
         int missing = IntakeState.of(state).missingScrews();
         Step out = Step.open(
-                "strip.screws",
+                SCREWS,
                 Station.STRIP,
                 "Screws out, each to its own place",
                 "this device has " + profile.screws()

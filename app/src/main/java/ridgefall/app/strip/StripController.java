@@ -1,0 +1,171 @@
+package ridgefall.app.strip;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.locationtech.jts.geom.Coordinate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.job.Jobs;
+import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.edge.EdgeLine.View;
+import ridgefall.core.edge.Point;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.Step;
+import ridgefall.core.profile.ProfileDocument.Area;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.InsideKind;
+import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.strip.StripMap;
+import ridgefall.core.strip.StripMap.Lie;
+
+@RestController
+class StripController {
+    private final Jobs jobs;
+
+    StripController(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    /** In mm, as the device is seen. */
+    record SeenAt(double x, double y) {}
+
+    /**
+     * @param how it comes off, in words
+     * @param corners null where nobody has looked yet
+     */
+    record LyingPartView(
+            String id,
+            String words,
+            InsideKind kind,
+            String how,
+            int layer,
+            @Schema(nullable = true) List<SeenAt> corners,
+            Lie lie) {}
+
+    /** @param kind screws that look alike, from 0, the most of them first */
+    record HoleView(String id, SeenAt at, int kind, boolean hidden, Lie lie) {}
+
+    /** @param out how many of them come out */
+    record ScrewKind(String words, int out, int hidden) {}
+
+    /**
+     * @param at null where nobody has looked yet
+     * @param route of its cable, from the plug on
+     */
+    record LyingPlugView(
+            String id,
+            String words,
+            String hint,
+            @Schema(nullable = true) SeenAt at,
+            List<SeenAt> route,
+            Lie lie) {}
+
+    record OpenDeviceView(
+            List<LyingPartView> parts,
+            List<HoleView> holes,
+            List<ScrewKind> screws,
+            List<LyingPlugView> plugs,
+            List<String> onTheWay) {}
+
+    @GetMapping("/api/jobs/{jobId}/strip")
+    OpenDeviceView strip(
+            @PathVariable UUID jobId,
+            @RequestParam(defaultValue = "0") int quarterTurns,
+            @RequestParam(defaultValue = "false") boolean faceDown) {
+        Course course = jobs.course(jobId);
+        EdgeLine edge = course.profile().edge();
+        View view = new View(quarterTurns, faceDown);
+        StripMap map = StripMap.of(
+                course.profile(), course.state(), course.next().map(Step::id).orElse(null));
+        List<String> kinds = kinds(map);
+        return new OpenDeviceView(
+                map.parts().stream().map(part -> part(part, edge, view)).toList(),
+                map.holes().stream()
+                        .map(hole -> new HoleView(
+                                hole.screw().id(),
+                                place(new Point(hole.screw().xMm(), hole.screw().yMm()), edge, view),
+                                kinds.indexOf(words(hole.screw())),
+                                hole.screw().hidden(),
+                                hole.lie()))
+                        .toList(),
+                kinds.stream().map(kind -> kind(kind, map)).toList(),
+                map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
+                map.onTheWay());
+    }
+
+    private static LyingPartView part(StripMap.Part part, EdgeLine edge, View view) {
+        Inside thing = part.part();
+        return new LyingPartView(
+                thing.id(),
+                thing.words(),
+                thing.kind(),
+                thing.hold().name().toLowerCase(Locale.ROOT),
+                thing.layer(),
+                thing.area() == null ? null : corners(thing.area(), edge, view),
+                part.lie());
+    }
+
+    private static List<SeenAt> corners(Area area, EdgeLine edge, View view) {
+        double right = area.xMm() + area.widthMm();
+        double bottom = area.yMm() + area.heightMm();
+        return Stream.of(
+                        new Point(area.xMm(), area.yMm()),
+                        new Point(right, area.yMm()),
+                        new Point(right, bottom),
+                        new Point(area.xMm(), bottom))
+                .map(corner -> place(corner, edge, view))
+                .toList();
+    }
+
+    private static LyingPlugView plug(StripMap.Plug it, EdgeLine edge, View view) {
+        Connector plug = it.plug();
+        return new LyingPlugView(
+                plug.id(),
+                plug.words(),
+                plug.hint(),
+                plug.place() == null ? null : place(plug.place(), edge, view),
+                plug.cable() == null
+                        ? List.of()
+                        : plug.cable().route().stream()
+                                .map(at -> place(at, edge, view))
+                                .toList(),
+                it.lie());
+    }
+
+    private static SeenAt place(Point at, EdgeLine edge, View view) {
+        Coordinate seen = edge.seen(new Coordinate(at.xMm(), at.yMm()), view);
+        return new SeenAt(seen.x, seen.y);
+    }
+
+    /** What tells them apart in the hand. */
+    private static String words(Screw screw) {
+        return "{mm:" + screw.underHeadMm() + "} M" + screw.threadMm() + ", " + screw.head() + ", " + screw.driver();
+    }
+
+    private static List<String> kinds(StripMap map) {
+        List<String> all = map.holes().stream().map(hole -> words(hole.screw())).toList();
+        return all.stream()
+                .distinct()
+                .sorted((a, b) -> Long.compare(count(all, b), count(all, a)))
+                .toList();
+    }
+
+    private static long count(List<String> all, String kind) {
+        return all.stream().filter(kind::equals).count();
+    }
+
+    private static ScrewKind kind(String kind, StripMap map) {
+        List<Screw> out = map.holes().stream()
+                .map(StripMap.Hole::screw)
+                .filter(screw -> !screw.laterLayer() && words(screw).equals(kind))
+                .toList();
+        return new ScrewKind(
+                kind, out.size(), (int) out.stream().filter(Screw::hidden).count());
+    }
+}

@@ -1,0 +1,2 @@
+/** Station 6 over HTTP: the open device, drawn. */
+package ridgefall.app.strip;

@@ -1,0 +1,154 @@
+package ridgefall.core.strip;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import ridgefall.core.job.JobState;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.OrderGraph;
+import ridgefall.core.profile.OrderGraph.Act;
+import ridgefall.core.profile.OrderGraph.Move;
+import ridgefall.core.profile.ProfileDocument;
+import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.InsideKind;
+import ridgefall.core.profile.ProfileDocument.PlugRole;
+import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.strip.StripFact.Count;
+
+/**
+ * The open device as it lies there: what is off, what comes off now, and what lies over that. Nobody tells of every shield; what
+ * had to be off for a plug that is free is off.
+ *
+ * @param onTheWay what comes off first, in bench words and in its order
+ */
+public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, List<String> onTheWay) {
+    public enum Lie {
+        /** What the hand is at. */
+        NOW,
+        /** Over it: first of all. */
+        OVER_IT,
+        IN,
+        OUT,
+        /** A hole of a later layer: it stays empty until that is back. */
+        STAYS_EMPTY
+    }
+
+    public record Part(Inside part, Lie lie) {}
+
+    public record Hole(Screw screw, Lie lie) {}
+
+    public record Plug(Connector plug, Lie lie) {}
+
+    /** @param stepId what is done next; null once nothing is */
+    public static StripMap of(DeviceProfile profile, JobState state, String stepId) {
+        ProfileDocument device = profile.document();
+        OrderGraph order = OrderGraph.of(device);
+        StripState stripped = StripState.of(state);
+        Set<Move> done = new HashSet<>(Set.of(OrderGraph.FRONT_OPEN));
+        for (Connector plug : device.connectors()) {
+            if (out(plug, state)) {
+                done.add(unplug(plug));
+                done.addAll(order.before(unplug(plug)));
+            }
+        }
+        boolean panelUp = state.passed(StripStation.PANEL_UP);
+        device.inside().stream()
+                .filter(thing -> panelUp && thing.kind() == InsideKind.PANEL)
+                .forEach(panel -> {
+                    done.add(cleared(panel));
+                    done.addAll(order.before(cleared(panel)));
+                });
+        boolean screwsOut = stripped.screws(Count.OUT).isPresent()
+                && stripped.screws(Count.IN).isEmpty();
+        boolean screwsNow = StripStation.SCREWS.equals(stepId) || StripFact.SCREWS_IN.equals(stepId);
+        Optional<Move> now = move(device, stepId);
+        Set<Move> over = new LinkedHashSet<>();
+        now.ifPresent(move -> order.order(List.of(move)).stream()
+                .filter(order.before(move)::contains)
+                .filter(before -> !done.contains(before))
+                .filter(before -> !(screwsOut && before.act() == Act.SCREW_OUT))
+                .forEach(over::add));
+        return new StripMap(
+                device.inside().stream()
+                        .map(thing -> new Part(thing, lie(done, over, now, cleared(thing), off(thing))))
+                        .toList(),
+                device.screws().stream()
+                        .map(screw -> new Hole(screw, lie(screw, screwsOut, screwsNow)))
+                        .toList(),
+                device.connectors().stream()
+                        .map(plug -> new Plug(plug, lie(done, over, now, unplug(plug))))
+                        .toList(),
+                words(order, List.copyOf(over)));
+    }
+
+    private static boolean out(Connector plug, JobState state) {
+        return StripState.of(state).plugFreed(plug.id())
+                || plug.role() == PlugRole.BATTERY && StripState.isolated(state);
+    }
+
+    private static Move unplug(Connector plug) {
+        return new Move(Act.UNPLUG, plug.id());
+    }
+
+    private static Move off(Inside thing) {
+        return new Move(Act.OFF, thing.id());
+    }
+
+    /** What hangs on a cable is lifted out of the way. */
+    private static Move cleared(Inside thing) {
+        return thing.kind() == InsideKind.PANEL ? new Move(Act.LIFT, thing.id()) : off(thing);
+    }
+
+    private static Optional<Move> move(ProfileDocument device, String stepId) {
+        if (StripStation.PANEL_UP.equals(stepId)) {
+            return device.inside().stream()
+                    .filter(thing -> thing.kind() == InsideKind.PANEL)
+                    .map(StripMap::cleared)
+                    .findFirst();
+        }
+        return device.connectors().stream()
+                .filter(plug -> StripStation.stepOf(plug).equals(stepId))
+                .map(StripMap::unplug)
+                .findFirst();
+    }
+
+    private static Lie lie(Set<Move> done, Set<Move> over, Optional<Move> now, Move... moves) {
+        List<Move> its = List.of(moves);
+        if (its.stream().anyMatch(done::contains)) {
+            return Lie.OUT;
+        } else if (now.filter(its::contains).isPresent()) {
+            return Lie.NOW;
+        }
+        return its.stream().anyMatch(over::contains) ? Lie.OVER_IT : Lie.IN;
+    }
+
+    private static Lie lie(Screw screw, boolean out, boolean now) {
+        if (screw.laterLayer()) {
+            return Lie.STAYS_EMPTY;
+        } else if (now) {
+            return Lie.NOW;
+        }
+        return out ? Lie.OUT : Lie.IN;
+    }
+
+    /** Screws of one thing are one piece of work. */
+    private static List<String> words(OrderGraph order, List<Move> moves) {
+        List<String> words = new ArrayList<>();
+        List<Move> one = new ArrayList<>();
+        for (Move move : moves) {
+            if (!one.isEmpty() && !order.sameWork(one.get(0), move)) {
+                words.add(order.words(one));
+                one = new ArrayList<>();
+            }
+            one.add(move);
+        }
+        if (!one.isEmpty()) {
+            words.add(order.words(one));
+        }
+        return words;
+    }
+}

@@ -1,0 +1,258 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { pathAlong } from "@/edge/geometry";
+import { EdgeNames } from "@/edge/Folded";
+import { type Edge, useEdge } from "@/edge/useEdge";
+import { FlipHorizontal2, RotateCw } from "lucide-react";
+import type { PanelProps } from "@/job/panel";
+import { JournalPanel } from "@/job/JournalPanel";
+import { useUnits } from "@/session/useSession";
+import { useSize } from "@/ui/useSize";
+import { say } from "@/units/units";
+import { ScrewMark } from "./ScrewMark";
+
+type Strip = Schemas["OpenDeviceView"];
+type Lie = Strip["plugs"][number]["lie"];
+
+const TOOL =
+  "grid size-11 place-items-center rounded border-2 border-line bg-sheet aria-pressed:bg-ink aria-pressed:text-sheet";
+
+/** The open device to scale: lit is what the hand is at, hatched what lies over it and comes off first. */
+export function StripPanel({ job, view, onView }: PanelProps) {
+  const units = useUnits();
+  const edge = useEdge(job.id, view).data;
+  const { data: strip } = useQuery({
+    queryKey: keys.station(job.id, "strip", job.seq, view),
+    queryFn: async () =>
+      unwrap(await api.GET("/api/jobs/{jobId}/strip", { params: { path: { jobId: job.id }, query: view } })),
+    placeholderData: keepPreviousData,
+  });
+  if (!strip || !edge) {
+    return <p className="text-xl">…</p>;
+  }
+  const drawn =
+    strip.holes.length > 0 || strip.parts.some((part) => part.corners) || strip.plugs.some((plug) => plug.at);
+  if (!drawn) {
+    return <JournalPanel job={job} />;
+  }
+  const screwsNow = strip.holes.some((hole) => hole.lie === "NOW");
+  const plug = strip.plugs.find((one) => one.lie === "NOW");
+  const part = strip.parts.find((one) => one.lie === "NOW");
+  const over = strip.parts.filter((one) => one.lie === "OVER_IT");
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      <div className="min-h-0 flex-1">
+        <OpenDevice edge={edge} strip={strip} />
+      </div>
+      <div className="flex min-h-24 items-start gap-4">
+        <div className="min-w-0 flex-1 leading-snug">
+          {screwsNow ? (
+            <ul className="flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="Screws by kind">
+              {strip.screws.map(
+                (kind, i) =>
+                  kind.out > 0 && (
+                    <li key={kind.words} className="flex items-center gap-2">
+                      <svg viewBox="-6 -6 12 12" className="size-6 shrink-0" aria-hidden>
+                        <ScrewMark kind={i} r={4.5} fill="var(--lamp)" />
+                      </svg>
+                      <span>
+                        <b className="digits">{kind.out}</b> × {say(kind.words, units)}
+                        {kind.hidden > 0 && <b> · {kind.hidden} hidden</b>}
+                      </span>
+                    </li>
+                  ),
+              )}
+            </ul>
+          ) : (
+            <>
+              <p className="text-xl font-semibold">{plug?.words ?? part?.words}</p>
+              <p>{plug?.hint}</p>
+            </>
+          )}
+          {over.length > 0 && (
+            <p className="text-lg">
+              First off:{" "}
+              <b>{over.map((one) => `${one.words} (${HOW[one.how] ?? one.how})`).join(", then ")}</b>
+            </p>
+          )}
+          {screwsNow && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (
+            <p className="text-quiet">A crossed ring stays empty until a later layer is back.</p>
+          )}
+        </div>
+        <div className="flex shrink-0 gap-1">
+          <button
+            type="button"
+            className={TOOL}
+            aria-label="Turn the picture a quarter"
+            onClick={() => onView({ ...view, quarterTurns: (view.quarterTurns + 1) % 4 })}
+          >
+            <RotateCw aria-hidden />
+          </button>
+          <button
+            type="button"
+            className={TOOL}
+            aria-pressed={view.faceDown}
+            aria-label="Face down"
+            onClick={() => onView({ ...view, faceDown: !view.faceDown })}
+          >
+            <FlipHorizontal2 aria-hidden />
+          </button>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** How a hand gets it off. */
+const HOW: { readonly [hold: string]: string } = {
+  slides: "slides out",
+  hooked: "unhook it",
+  glued: "glued: warm it, no prying",
+  screwed: "its screws first",
+  clipped: "unclip it",
+  lies: "lies loose",
+};
+
+const MARGIN_PX = 23;
+
+function OpenDevice({ edge, strip }: { edge: Edge; strip: Strip }) {
+  const [box, size] = useSize<HTMLDivElement>({ width: 640, height: 360 });
+  // Letters and marks keep their size on the screen, whether it is a watch or a large tablet: mm per px.
+  const px = Math.max(
+    edge.widthMm / Math.max(40, size.width - 2 * MARGIN_PX),
+    edge.heightMm / Math.max(40, size.height - 2 * MARGIN_PX),
+  );
+  const margin = MARGIN_PX * px;
+  const whole = pathAlong(edge.outline, edge.perimeterMm, 0, edge.perimeterMm);
+  const parts = [...strip.parts].sort((a, b) => b.layer - a.layer);
+  const points = (corners: readonly { x: number; y: number }[]) =>
+    corners.map((p) => `${p.x.toFixed(2)},${p.y.toFixed(2)}`).join(" ");
+  return (
+    <div ref={box} className="h-full min-h-0 w-full">
+      <svg
+        viewBox={`${-margin} ${-margin} ${edge.widthMm + 2 * margin} ${edge.heightMm + 2 * margin}`}
+        className="h-full w-full select-none"
+        role="img"
+        aria-label="The open device with what comes off now"
+      >
+        <defs>
+          <pattern
+            id="over-it"
+            width={8 * px}
+            height={8 * px}
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width={8 * px} height={8 * px} fill="var(--sheet)" />
+            <rect width={3 * px} height={8 * px} fill="var(--lamp)" />
+          </pattern>
+        </defs>
+        <path d={`${whole}Z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.5 * px} />
+        <EdgeNames edge={edge} px={px} />
+        {parts.map(
+          (part) =>
+            part.corners && (
+              <g key={part.id}>
+                <polygon
+                  points={points(part.corners)}
+                  fill={FILLS[part.lie]}
+                  fillOpacity={part.lie === "IN" ? 0.35 : 1}
+                  stroke="var(--ink)"
+                  strokeWidth={part.lie === "NOW" || part.lie === "OVER_IT" ? 2.5 * px : px}
+                  strokeDasharray={part.lie === "OUT" ? `${4 * px} ${4 * px}` : undefined}
+                >
+                  <title>{part.words}</title>
+                </polygon>
+                {(part.lie === "NOW" || part.lie === "OVER_IT") && (
+                  <Name corners={part.corners} words={part.words} px={px} />
+                )}
+              </g>
+            ),
+        )}
+        {strip.plugs.map(
+          (plug) =>
+            plug.at && (
+              <g key={plug.id} opacity={plug.lie === "OUT" ? 0.45 : 1}>
+                <polyline
+                  points={points([plug.at, ...plug.route])}
+                  fill="none"
+                  stroke="var(--ink)"
+                  strokeWidth={(plug.lie === "NOW" ? 6 : 3) * px}
+                  strokeLinejoin="round"
+                  strokeDasharray={plug.lie === "OUT" ? `${4 * px} ${4 * px}` : undefined}
+                />
+                <rect
+                  x={plug.at.x - 9 * px}
+                  y={plug.at.y - 6 * px}
+                  width={18 * px}
+                  height={12 * px}
+                  rx={2 * px}
+                  fill={FILLS[plug.lie]}
+                  stroke="var(--ink)"
+                  strokeWidth={(plug.lie === "NOW" ? 3 : 1.5) * px}
+                >
+                  <title>{plug.words}</title>
+                </rect>
+              </g>
+            ),
+        )}
+        {strip.holes.map((hole) => (
+          <g key={hole.id} transform={`translate(${hole.at.x} ${hole.at.y}) scale(${px})`}>
+            <title>{hole.id}</title>
+            <ScrewMark
+              kind={hole.kind}
+              r={hole.lie === "NOW" ? 7 : 5}
+              fill={FILLS[hole.lie]}
+              ring={hole.hidden && hole.lie === "NOW"}
+              crossed={hole.lie === "STAYS_EMPTY"}
+            />
+          </g>
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+const FILLS: Record<Lie, string> = {
+  NOW: "var(--lamp)",
+  OVER_IT: "url(#over-it)",
+  IN: "var(--bond)",
+  OUT: "none",
+  STAYS_EMPTY: "var(--sheet)",
+};
+
+/** As wide as a letter is on average, in px. */
+const LETTER_PX = 7.5;
+
+/** In a corner of what is lit, where it has room: the words below say it too. */
+function Name({
+  corners,
+  words,
+  px,
+}: {
+  corners: readonly { x: number; y: number }[];
+  words: string;
+  px: number;
+}) {
+  const left = Math.min(...corners.map((corner) => corner.x));
+  const right = Math.max(...corners.map((corner) => corner.x));
+  const top = Math.min(...corners.map((corner) => corner.y));
+  if (right - left < (words.length + 2) * LETTER_PX * px) {
+    return null;
+  }
+  return (
+    <text
+      x={left + 8 * px}
+      y={top + 34 * px}
+      fontSize={15 * px}
+      fontWeight={600}
+      fill="var(--on-lamp)"
+      stroke="var(--lamp)"
+      strokeWidth={6 * px}
+      paintOrder="stroke"
+    >
+      {words}
+    </text>
+  );
+}
