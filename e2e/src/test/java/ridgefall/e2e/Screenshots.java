@@ -76,7 +76,7 @@ class Screenshots {
         bench.awaitText(" of cutting");
         shoot(bench, "separate-dark");
         bench.dark(false);
-        bench.goOnUntil("strip.screws");
+        bench.goOnUntil("strip.isolate");
         bench.awaitText("First off:");
         shoot(bench, "strip");
         bench.goOnUntil("bond.school");
