@@ -1842,7 +1842,6 @@ export interface components {
       words: string;
       /** @enum {string} */
       kind: "SHIELD" | "PLATE" | "TAPE" | "PANEL" | "BATTERY" | "BACK";
-      how: string;
       /** Format: int32 */
       layer: number;
       corners: components["schemas"]["SeenAt"][] | null;

@@ -1,9 +1,9 @@
-import { FlipHorizontal2, RotateCw } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { useUnits } from "@/session/useSession";
 import { Folded } from "./Folded";
 import { Patterns } from "./Patterns";
 import type { Pin, Track } from "./pieces";
+import { TurnButtons } from "./TurnButtons";
 import { Unrolled } from "./Unrolled";
 import { useEdge, type View } from "./useEdge";
 
@@ -19,9 +19,6 @@ interface Picture {
   view: View;
   onView: (view: View) => void;
 }
-
-const TOOL =
-  "grid size-11 place-items-center rounded border-2 border-line bg-sheet aria-pressed:bg-ink aria-pressed:text-sheet";
 
 /** The shared picture of every station, folded and unrolled and always linked; a station arranges the two. */
 export function useEdgePicture({
@@ -58,25 +55,7 @@ export function useEdgePicture({
           pieces={tracks.find((track) => track.id === foldedTrack)?.pieces ?? []}
           {...(outlines ? { outlines } : {})}
         />
-        <div className="absolute inset-0 m-auto flex size-fit gap-1">
-          <button
-            type="button"
-            className={TOOL}
-            aria-label="Turn the picture a quarter"
-            onClick={() => onView({ ...view, quarterTurns: (view.quarterTurns + 1) % 4 })}
-          >
-            <RotateCw aria-hidden />
-          </button>
-          <button
-            type="button"
-            className={TOOL}
-            aria-pressed={view.faceDown}
-            aria-label="Face down"
-            onClick={() => onView({ ...view, faceDown: !view.faceDown })}
-          >
-            <FlipHorizontal2 aria-hidden />
-          </button>
-        </div>
+        <TurnButtons view={view} onView={onView} className="absolute inset-0 m-auto flex size-fit gap-1" />
         {view.faceDown && (
           <p className="pointer-events-none absolute inset-x-0 bottom-[22%] text-center">seen face down</p>
         )}

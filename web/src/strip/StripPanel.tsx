@@ -2,9 +2,9 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { pathAlong } from "@/edge/geometry";
+import { TurnButtons } from "@/edge/TurnButtons";
 import { EdgeNames } from "@/edge/Folded";
 import { type Edge, useEdge } from "@/edge/useEdge";
-import { FlipHorizontal2, RotateCw } from "lucide-react";
 import type { PanelProps } from "@/job/panel";
 import { JournalPanel } from "@/job/JournalPanel";
 import { useUnits } from "@/session/useSession";
@@ -14,9 +14,6 @@ import { ScrewMark } from "./ScrewMark";
 
 type Strip = Schemas["OpenDeviceView"];
 type Lie = Strip["plugs"][number]["lie"];
-
-const TOOL =
-  "grid size-11 place-items-center rounded border-2 border-line bg-sheet aria-pressed:bg-ink aria-pressed:text-sheet";
 
 /** The open device to scale: lit is what the hand is at, hatched what lies over it and comes off first. */
 export function StripPanel({ job, view, onView }: PanelProps) {
@@ -39,7 +36,6 @@ export function StripPanel({ job, view, onView }: PanelProps) {
   const screwsNow = strip.holes.some((hole) => hole.lie === "NOW");
   const plug = strip.plugs.find((one) => one.lie === "NOW");
   const part = strip.parts.find((one) => one.lie === "NOW");
-  const over = strip.parts.filter((one) => one.lie === "OVER_IT");
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <div className="min-h-0 flex-1">
@@ -70,49 +66,20 @@ export function StripPanel({ job, view, onView }: PanelProps) {
               <p>{plug?.hint}</p>
             </>
           )}
-          {over.length > 0 && (
+          {strip.onTheWay.length > 0 && (
             <p className="text-lg">
-              First off:{" "}
-              <b>{over.map((one) => `${one.words} (${HOW[one.how] ?? one.how})`).join(", then ")}</b>
+              First off: <b>{strip.onTheWay.join(", then ")}</b>
             </p>
           )}
           {screwsNow && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (
             <p className="text-quiet">A crossed ring stays empty until a later layer is back.</p>
           )}
         </div>
-        <div className="flex shrink-0 gap-1">
-          <button
-            type="button"
-            className={TOOL}
-            aria-label="Turn the picture a quarter"
-            onClick={() => onView({ ...view, quarterTurns: (view.quarterTurns + 1) % 4 })}
-          >
-            <RotateCw aria-hidden />
-          </button>
-          <button
-            type="button"
-            className={TOOL}
-            aria-pressed={view.faceDown}
-            aria-label="Face down"
-            onClick={() => onView({ ...view, faceDown: !view.faceDown })}
-          >
-            <FlipHorizontal2 aria-hidden />
-          </button>
-        </div>
+        <TurnButtons view={view} onView={onView} className="flex shrink-0 gap-1" />
       </div>
     </div>
   );
 }
-
-/** How a hand gets it off. */
-const HOW: { readonly [hold: string]: string } = {
-  slides: "slides out",
-  hooked: "unhook it",
-  glued: "glued: warm it, no prying",
-  screwed: "its screws first",
-  clipped: "unclip it",
-  lies: "lies loose",
-};
 
 const MARGIN_PX = 23;
 

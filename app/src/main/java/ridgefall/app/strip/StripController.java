@@ -2,7 +2,6 @@ package ridgefall.app.strip;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
@@ -36,14 +35,12 @@ class StripController {
     record SeenAt(double x, double y) {}
 
     /**
-     * @param how it comes off, in words
      * @param corners null where nobody has looked yet
      */
     record LyingPartView(
             String id,
             String words,
             InsideKind kind,
-            String how,
             int layer,
             @Schema(nullable = true) List<SeenAt> corners,
             Lie lie) {}
@@ -105,7 +102,6 @@ class StripController {
                 thing.id(),
                 thing.words(),
                 thing.kind(),
-                thing.hold().name().toLowerCase(Locale.ROOT),
                 thing.layer(),
                 thing.area() == null ? null : corners(thing.area(), edge, view),
                 part.lie());

@@ -88,7 +88,7 @@ public final class CarryStation implements StationRoom {
                 id,
                 Station.CARRY,
                 "Warm the front to split it",
-                "off the watch and off its plugs; glass down on a plate, pad or bed at {C:" + split.plateC() + "}",
+                "off the device and off its plugs; glass down on a plate, pad or bed at {C:" + split.plateC() + "}",
                 Step.go(
                         "Lies there, {s:" + split.warmSeconds() + "}",
                         new JobFact.TimerStarted(SPLIT_WARMING, split.warmSeconds())));

@@ -89,11 +89,11 @@ public record GlassSplit(
         Optional<Landmark> cable = panelCable(profile);
         Landmark exit = cable.orElse(edge.widthMm() < edge.heightMm() ? Landmark.LEFT : Landmark.BOTTOM);
         Landmark entry = Landmark.values()[(exit.ordinal() + 4) % 8];
-        double short_ = cable.isPresent() ? CABLE_MM : 0;
+        double endsShortMm = cable.isPresent() ? CABLE_MM : 0;
         double wire = Math.min(
                 THICKEST_MM,
                 Math.floor(100 * OF_BOND * profile.heat().opticalAdhesive().thicknessMm()) / 100);
-        List<Stroke> strokes = strokes(profile, entry, short_);
+        List<Stroke> strokes = strokes(profile, entry, endsShortMm);
         double widest = strokes.stream().mapToDouble(Stroke::chordMm).max().orElseThrow();
         double pullN = ADVANCING * PULLED_SHARE * WIRE_MPA * Math.PI / 4 * wire * wire;
         int warmestC = (int) profile.limits().displayCautionC() / STEP_C * STEP_C;
@@ -108,7 +108,7 @@ public record GlassSplit(
                 warmSeconds(profile.heat(), plateC),
                 wire,
                 strokes,
-                short_,
+                endsShortMm,
                 Math.min(FASTEST_MM_PER_S, OpticalBond.STIFF.mmPerS(plateC - BELOW_PLATE_K, pullN / widest)));
     }
 

@@ -271,14 +271,15 @@ public final class Course {
         if (fact instanceof HeatFact.SoakEnded && heat.runningSoak().isPresent()) {
             return new HeatFact.SoakEnded(
                     SeparateStation.workableSeconds(cutPlan(heat.takenOff(now).soaksSinceOpened())));
-        } else if (fact instanceof HeatFact.PickTried pick
-                && profile.bonded()
-                && !SeparateState.of(state).wet()) {
-            Optional<Double> bondC = OpeningPlanner.bondAtPickC(
-                    questionAtBench().after(Damage.harms(state)),
-                    List.copyOf(SeparateState.of(state).freed()),
-                    heat.soaksSinceOpened(),
-                    now);
+        } else if (fact instanceof HeatFact.PickTried pick && profile.bonded()) {
+            // In a wet bond a pick tells nothing of the hand.
+            Optional<Double> bondC = SeparateState.of(state).wet()
+                    ? Optional.empty()
+                    : OpeningPlanner.bondAtPickC(
+                            questionAtBench().after(Damage.harms(state)),
+                            List.copyOf(SeparateState.of(state).freed()),
+                            heat.soaksSinceOpened(),
+                            now);
             return new HeatFact.PickTried(
                     pick.goesIn(), bondC.map(Course::tenth).orElse(null));
         } else if (fact instanceof DamageFact.MishapSeen seen && seen.positionMm() == null) {

@@ -374,12 +374,23 @@ public record ProfileDocument(
     }
 
     public enum InsideHold {
-        SLIDES,
-        HOOKED,
-        GLUED,
-        SCREWED,
-        CLIPPED,
-        LIES
+        SLIDES("slides out"),
+        HOOKED("unhook it"),
+        GLUED("glued: warm it, no prying"),
+        SCREWED("its screws out first"),
+        CLIPPED("unclip it"),
+        LIES("lies loose");
+
+        private final String words;
+
+        InsideHold(String words) {
+            this.words = words;
+        }
+
+        /** How a hand gets it off. */
+        public String words() {
+            return words;
+        }
     }
 
     /**

@@ -14,6 +14,7 @@ import ridgefall.core.profile.OrderGraph.Move;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.InsideHold;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Screw;
@@ -82,7 +83,7 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                 device.connectors().stream()
                         .map(plug -> new Plug(plug, lie(done, over, now, unplug(plug))))
                         .toList(),
-                words(order, List.copyOf(over)));
+                words(device, order, List.copyOf(over), screwsOut));
     }
 
     private static boolean out(Connector plug, JobState state) {
@@ -135,20 +136,32 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
         return out ? Lie.OUT : Lie.IN;
     }
 
-    /** Screws of one thing are one piece of work. */
-    private static List<String> words(OrderGraph order, List<Move> moves) {
+    /** Screws of one thing are one piece of work; of what comes off it is said how. */
+    private static List<String> words(ProfileDocument device, OrderGraph order, List<Move> moves, boolean screwsOut) {
         List<String> words = new ArrayList<>();
         List<Move> one = new ArrayList<>();
         for (Move move : moves) {
             if (!one.isEmpty() && !order.sameWork(one.get(0), move)) {
-                words.add(order.words(one));
+                words.add(told(device, order, one, screwsOut));
                 one = new ArrayList<>();
             }
             one.add(move);
         }
         if (!one.isEmpty()) {
-            words.add(order.words(one));
+            words.add(told(device, order, one, screwsOut));
         }
         return words;
+    }
+
+    private static String told(ProfileDocument device, OrderGraph order, List<Move> one, boolean screwsOut) {
+        return device.inside().stream()
+                .filter(thing -> List.of(off(thing), cleared(thing)).contains(one.get(0)))
+                .findFirst()
+                .map(thing -> thing.words() + " ("
+                        + (screwsOut && thing.hold() == InsideHold.SCREWED
+                                ? "its screws are out"
+                                : thing.hold().words())
+                        + ")")
+                .orElseGet(() -> order.words(one));
     }
 }

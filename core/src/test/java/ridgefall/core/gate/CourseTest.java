@@ -109,7 +109,7 @@ class CourseTest {
     @Test
     void aDeviceThatMayStillBeWarmIsHeldToWhatGoesForOneJustGoneCold() {
         Journey journey = new Journey().until(Station.SEPARATE);
-        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 85, 400, null, null, HeatFact.Sweep.FACE)))
+        assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 85, 210, null, null, HeatFact.Sweep.FACE)))
                 .extracting(Hold::id)
                 .containsExactly("heat.limit");
         assertThat(journey.holds(new HeatFact.SoakStarted("plate-1", 85, 10, null, null, HeatFact.Sweep.FACE)))

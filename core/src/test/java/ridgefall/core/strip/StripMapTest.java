@@ -45,7 +45,7 @@ class StripMapTest {
         StripMap map = at("strip.panel-plug");
         assertThat(plugs(map, Lie.NOW)).containsExactly("panel-plug");
         assertThat(parts(map, Lie.OVER_IT)).containsExactly("plug-shield");
-        assertThat(map.onTheWay()).containsExactly("Shield over the plugs: off");
+        assertThat(map.onTheWay()).containsExactly("Shield over the plugs (slides out)");
         assertThat(map.holes().stream().filter(hole -> hole.lie() == Lie.NOW)).isEmpty();
     }
 
@@ -56,7 +56,9 @@ class StripMapTest {
         assertThat(parts(battery, Lie.OUT)).containsExactly("plug-shield", "panel");
         assertThat(parts(battery, Lie.OVER_IT)).containsExactly("hidden-tape", "plate");
         assertThat(battery.onTheWay())
-                .containsExactly("Black tape over three long screws: off", "Inner plate over the boards: off");
+                .containsExactly(
+                        "Black tape over three long screws (glued: warm it, no prying)",
+                        "Inner plate over the boards (its screws are out)");
     }
 
     @Test
