@@ -57,6 +57,16 @@ describe("the outbox", () => {
     expect(box.read().taps).toHaveLength(0);
   });
 
+  it("expects no more of a tap that the screen shows already, though its own answer is still on the way", async () => {
+    const journal = new FakeJournal();
+    const box = new Outbox(journal.send, new Memory());
+    const first = box.tap("j", 0, fact, "slip", null);
+    expect(await Promise.all([first, box.tap("j", 1, fact, "crack", null)])).toEqual([
+      { kind: "recorded", seq: 1 },
+      { kind: "recorded", seq: 2 },
+    ]);
+  });
+
   it("keeps taps while the line is down and delivers each exactly once, even when an answer is lost", async () => {
     const journal = new FakeJournal();
     const box = new Outbox(journal.send, new Memory());

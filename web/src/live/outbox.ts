@@ -80,14 +80,15 @@ export class Outbox {
 
   /** Takes a tap made while the screen showed the journal up to {@code shownSeq}. */
   tap(jobId: string, shownSeq: number, fact: Schemas["Fact"], words: string, stepId: string | null) {
-    const waiting = this.state.taps.filter((tap) => tap.jobId === jobId).length;
-    const known = Math.max(shownSeq, this.latestSeq.get(jobId) ?? 0);
+    // The line may have shown what a tap did before its own answer comes: it is not counted a second time.
+    const afterWaiting = this.state.taps.findLast((tap) => tap.jobId === jobId)?.expectedSeq ?? -1;
+    const known = Math.max(shownSeq, this.latestSeq.get(jobId) ?? 0, afterWaiting + 1);
     const tap: Tap = {
       commandId: newId(),
       jobId,
       stepId,
       words,
-      expectedSeq: known + waiting,
+      expectedSeq: known,
       tappedAt: new Date(serverNow()).toISOString(),
       fact,
     };

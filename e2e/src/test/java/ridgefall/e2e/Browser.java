@@ -589,7 +589,8 @@ final class Browser implements AutoCloseable {
 
     void awaitText(String text, Duration patience) {
         if (!waiting.until(patience, "document.body.innerText.includes(args[0])", text)) {
-            throw new AssertionError("never saw “" + text + "” in:\n" + text());
+            Object waiting = driver.executeScript("return localStorage.getItem('ridgefall.outbox')");
+            throw new AssertionError("never saw “" + text + "” (taps on their way: " + waiting + ") in:\n" + text());
         }
     }
 

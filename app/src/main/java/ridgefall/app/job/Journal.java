@@ -194,10 +194,12 @@ public class Journal {
         Stored stored = facts.write(fact);
         boolean alone = stored.ownersWords().isEmpty()
                 && projectors.stream().noneMatch(projector -> projector.concerns(here.state(), there.state()));
+        // What comes next may have to be planned first: before a connection is held.
+        JdbcClient.StatementSpec moveOn = moveOn(jobId, command, there, entry, stored);
         boolean moved = alone
-                ? moveOn(jobId, command, there, entry, stored)
-                : Boolean.TRUE.equals(transactions.execute(status ->
-                        moveOn(jobId, command, there, entry, stored) && beside(jobId, here, there, entry, stored)));
+                ? moveOn.update() > 0
+                : Boolean.TRUE.equals(transactions.execute(
+                        status -> moveOn.update() > 0 && beside(jobId, here, there, entry, stored)));
         if (!moved) {
             return conflict(jobs.written(jobId).orElseThrow(), command);
         }
@@ -206,22 +208,20 @@ public class Journal {
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
     }
 
-    /** Row and fact in one statement; false where somebody was faster. */
-    private boolean moveOn(UUID jobId, Command command, Course there, Entry entry, Stored stored) {
+    /** Row and fact in one statement; it changes nothing where somebody was faster. */
+    private JdbcClient.StatementSpec moveOn(UUID jobId, Command command, Course there, Entry entry, Stored stored) {
         return bind(
-                                JobRow.tell(
-                                        jdbc.sql("with moved as (update job set seq = :seq, " + JobRow.SET
-                                                + " where id = :job and seq = :expected returning id) " + INSERT
-                                                + " select id, :seq, :command, :happened, :who, :role,"
-                                                + " cast(:fact as jsonb) from moved"),
-                                        there),
-                                jobId,
-                                command.commandId(),
-                                entry,
-                                stored)
-                        .param("expected", command.expectedSeq())
-                        .update()
-                > 0;
+                        JobRow.tell(
+                                jdbc.sql("with moved as (update job set seq = :seq, " + JobRow.SET
+                                        + " where id = :job and seq = :expected returning id) " + INSERT
+                                        + " select id, :seq, :command, :happened, :who, :role,"
+                                        + " cast(:fact as jsonb) from moved"),
+                                there),
+                        jobId,
+                        command.commandId(),
+                        entry,
+                        stored)
+                .param("expected", command.expectedSeq());
     }
 
     private boolean beside(UUID jobId, Course here, Course there, Entry entry, Stored stored) {

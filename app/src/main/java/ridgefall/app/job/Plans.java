@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
@@ -24,6 +25,7 @@ import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
 
 /** Plans depend on their questions alone: the latest answers are kept while the app runs. */
 @Component
@@ -32,6 +34,11 @@ public class Plans implements Planning {
             Caffeine.newBuilder().maximumSize(200).build(Planning.super::heat);
     private final LoadingCache<HeatQuestion, List<Opening>> openings =
             Caffeine.newBuilder().maximumSize(200).build(Planning.super::openings);
+    /** What has happened at an edge since asks of one source alone. */
+    private record Begun(HeatQuestion question, HeatSource first) {}
+
+    private final LoadingCache<Begun, Opening> begun =
+            Caffeine.newBuilder().maximumSize(200).build(one -> OpeningPlanner.beginningWith(one.question, one.first));
     private final LoadingCache<CutQuestion, CutPlan> cut =
             Caffeine.newBuilder().maximumSize(2000).build(Planning.super::cut);
     /** A profile's version never changes, and its strips are asked for with every fact of every job. */
@@ -91,6 +98,15 @@ public class Plans implements Planning {
     @Override
     public List<Opening> openings(HeatQuestion question) {
         return openings.get(question);
+    }
+
+    @Override
+    public Opening opening(HeatQuestion question, HeatSource first) {
+        return Optional.ofNullable(openings.getIfPresent(question)).stream()
+                .flatMap(List::stream)
+                .filter(opening -> opening.heat().source().equals(first))
+                .findFirst()
+                .orElseGet(() -> begun.get(new Begun(question, first)));
     }
 
     /** Whether they were already asked for. */

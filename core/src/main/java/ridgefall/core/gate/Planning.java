@@ -2,6 +2,7 @@ package ridgefall.core.gate;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
@@ -60,7 +61,16 @@ public interface Planning {
             List<Soak> soaks,
             Set<String> taken,
             boolean wet,
-            Instant now) {}
+            Instant now) {
+        /** The source it was warmed on first, where it was warmed and the bench still has it. */
+        Optional<HeatSource> begunOn() {
+            return soaks.stream()
+                    .findFirst()
+                    .flatMap(soak -> heat.sources().stream()
+                            .filter(source -> source.id().equals(soak.sourceId()))
+                            .findFirst());
+        }
+    }
 
     /** Ways of laying strips on a device, the best first. */
     default List<StripPlan> strips(DeviceProfile profile) {
@@ -77,14 +87,35 @@ public interface Planning {
         return OpeningPlanner.ranked(question, heat(question));
     }
 
+    /** The best way to open it that begins with a source. */
+    default Opening opening(HeatQuestion question, HeatSource first) {
+        return openings(question).stream()
+                .filter(opening -> opening.heat().source().equals(first))
+                .findFirst()
+                .orElseThrow();
+    }
+
     default CutPlan cut(CutQuestion question) {
         return OpeningPlanner.onward(
                 question.heat.by(question.handNPerMm).after(question.harms),
-                openings(question.heat),
+                begun(question),
                 question.freed,
                 question.soaks,
-                question.taken,
                 question.wet,
                 question.now);
+    }
+
+    /** The way it was begun by; once something on it is taken, or the bench has it no more, the best that is left. */
+    private Opening begun(CutQuestion question) {
+        Optional<Opening> begun = question.begunOn().map(source -> opening(question.heat, source));
+        if (begun.isPresent() && !begun.get().uses(question.taken)) {
+            return begun.get();
+        }
+        List<Opening> openings = openings(question.heat);
+        return openings.stream()
+                .filter(Opening::feasible)
+                .filter(opening -> !opening.uses(question.taken))
+                .findFirst()
+                .orElseGet(() -> begun.orElse(openings.get(0)));
     }
 }

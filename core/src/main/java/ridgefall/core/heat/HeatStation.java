@@ -41,6 +41,10 @@ public final class HeatStation implements StationRoom {
     private static final double SHORTEST_S = 10;
     static final String BATTERY_OUT = "heat.battery-out";
     private static final String TAPED = "heat.taped";
+
+    private static final String SOAK = "heat.soak";
+
+    private static final String WARM = "Warm the bond";
     /** Then the number of the mishap. */
     private static final String AFTER = "heat.after-";
 
@@ -109,7 +113,7 @@ public final class HeatStation implements StationRoom {
         }
         List<Step> steps = new ArrayList<>(stillAsked(profile, state));
         boolean prepared = steps.stream().noneMatch(Step::open);
-        steps.add(prepared ? soak(state) : Step.open("heat.soak", Station.HEAT, "Warm the bond", "planned by then"));
+        steps.add(prepared ? soak(state) : Step.open(SOAK, Station.HEAT, WARM, "planned by then"));
         steps.add(room(state));
         steps.add(reading(state));
         return steps;
@@ -197,22 +201,26 @@ public final class HeatStation implements StationRoom {
         if (running.isPresent() && running.get().started().where() == null) {
             return lifting(running.get());
         }
-        Step step = start("heat.soak", Station.HEAT, "Warm the bond", state);
+        if (!heat.warmed()) {
+            return start(state);
+        }
+        // What warms it again is planned with the cut: ranking the sources anew would hold up whatever was tapped.
         int soaks = heat.soaks().size() - heat.sealedIn();
-        return heat.warmed() ? step.answered("soaked " + soaks + (soaks == 1 ? " time" : " times")) : step;
+        return Step.open(SOAK, Station.HEAT, WARM, null)
+                .answered("soaked " + soaks + (soaks == 1 ? " time" : " times"));
     }
 
-    /** The step that starts a soak as planned; also when the bond has gone cold while cutting. */
-    public Step start(String id, Station station, String title, JobState state) {
+    /** The step that starts the first soak as planned. */
+    private Step start(JobState state) {
         HeatPlan plan = best();
         boolean again = stillWarm(state, now);
         Setup setup = plan.setup();
         boolean air = plan.source().kind().air();
         Optional<String> waits = taken(plan.source());
         Step step = Step.open(
-                id,
-                station,
-                title,
+                SOAK,
+                Station.HEAT,
+                WARM,
                 !plan.feasible()
                         ? "no source of this bench softens the bond within the limits"
                         : waits.orElse((air ? LED.get(setup.sweep()) : "face down and flat")

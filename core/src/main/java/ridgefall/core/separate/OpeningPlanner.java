@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
@@ -78,6 +77,12 @@ public final class OpeningPlanner {
      */
     public static List<Opening> ranked(HeatQuestion question, List<HeatPlan> heat) {
         return new OpeningPlanner(question).ranked(heat);
+    }
+
+    /** The best way that begins with one source: the same as the ranking has of it, without the others. */
+    public static Opening beginningWith(HeatQuestion question, HeatSource first) {
+        return ranked(question, question.planner(HeatPlanner.FULL).ranked(List.of(first)))
+                .get(0);
     }
 
     /**
@@ -164,22 +169,19 @@ public final class OpeningPlanner {
     /**
      * The way on from where the bench stands: cut on and warmed again as the opening says that it was begun by.
      *
-     * @param openings the ranked ones
+     * @param begun how it was begun, or is to be
      * @param freedInOrder ids of stretches already free, the latest last
      * @param soaks what heat it had, in order; one that runs goes on for as long as it was meant to
-     * @param taken ids of sources that other devices lie on: others are taken up instead, where the bench owns any
      * @param wet with solvent: no source comes near
      */
     public static CutPlan onward(
             HeatQuestion question,
-            List<Opening> openings,
+            Opening begun,
             List<String> freedInOrder,
             List<Soak> soaks,
-            Set<String> taken,
             boolean wet,
             Instant now) {
         CutPlanner.Round round = CutPlanner.round(question, freedInOrder);
-        Opening begun = begun(openings, soaks, taken);
         if (wet) {
             BenchRun bench = soaks.isEmpty()
                     ? BenchRun.usual(question, begun.heat().source())
@@ -208,19 +210,6 @@ public final class OpeningPlanner {
                         .warmedSince(helps ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now), airOn(soaks))),
                 again.orElse(null),
                 air(question, begun.means()));
-    }
-
-    /** The way it was begun by; once something on it is taken, the best that is not. */
-    private static Opening begun(List<Opening> openings, List<Soak> soaks, Set<String> taken) {
-        Opening begun = openings.stream()
-                .filter(opening -> !soaks.isEmpty()
-                        && opening.heat().source().id().equals(soaks.get(0).sourceId()))
-                .findFirst()
-                .orElse(openings.get(0));
-        return Stream.concat(Stream.of(begun), openings.stream().filter(Opening::feasible))
-                .filter(opening -> !opening.uses(taken))
-                .findFirst()
-                .orElse(begun);
     }
 
     /** As warm as the bond is reckoned to be where the pick is, °C; nothing where all is free or it was never warmed. */

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -121,6 +120,17 @@ class OpeningPlannerTest {
                 .isEqualTo(by("plate-1", openings).seconds());
     }
 
+    /** After a crack the way on is asked of the source it was begun with alone: it must not be another one for that. */
+    @Test
+    void theWayThatBeginsWithOneSourceIsTheOneThatTheRankingHasOfIt() {
+        HeatQuestion question = whole("marrowby-quire-11", HeatSource.bench());
+        Opening ranked = by("plate-1", OpeningPlanner.ranked(question, question.ranked()));
+        Opening alone = OpeningPlanner.beginningWith(question, ranked.heat().source());
+        assertThat(alone.heat().soakSeconds()).isEqualTo(ranked.heat().soakSeconds());
+        assertThat(alone.means()).isEqualTo(ranked.means());
+        assertThat(alone.cut()).isEqualTo(ranked.cut());
+    }
+
     /** Cutting at the planned speed, warming whenever the next plan says so; the journal is all that the next plan knows. */
     @ParameterizedTest
     @ValueSource(strings = {"marrowby-quire-11", "marrowby-quire-8", "sillery-satchel-7", "pellow-dial-41"})
@@ -134,7 +144,7 @@ class OpeningPlannerTest {
         Instant now = warmed(soaks, best.heat(), setup, AT);
         int warmings = 0;
         while (freed.size() < best.cut().stretches().size() && warmings < 12) {
-            CutPlan way = OpeningPlanner.onward(question, openings, freed, soaks, Set.of(), false, now);
+            CutPlan way = OpeningPlanner.onward(question, best, freed, soaks, false, now);
             Move next = way.moves().get(0);
             if (next.warmFirst() != null) {
                 Warming warming = next.warmFirst();
@@ -180,7 +190,7 @@ class OpeningPlannerTest {
         Instant off =
                 warmed(soaks, openings.get(0).heat(), openings.get(0).heat().setup(), AT);
         CutPlan way = OpeningPlanner.onward(
-                question, openings, List.of("top-1"), soaks, Set.of(), false, off.plusSeconds(50_000));
+                question, openings.get(0), List.of("top-1"), soaks, false, off.plusSeconds(50_000));
         assertThat(way.moves().get(0).warmFirst().seconds())
                 .isEqualTo(openings.get(0).heat().soakSeconds());
         assertThat(way.again()).isEqualTo(way.moves().get(0).warmFirst());
