@@ -104,6 +104,14 @@ record Exposure(
                                 && inboard.sideWPerM2K == other.inboard.sideWPerM2K);
     }
 
+    /** Whether it is the same but for how far off it is held: known by the arrays themselves. */
+    boolean warmsAs(Exposure other) {
+        return transfersAs(other)
+                && borderRiseK == other.borderRiseK
+                && centreRiseK == other.centreRiseK
+                && (inboard == null || inboard == other.inboard);
+    }
+
     /** The front as it is over a span of time; the same object means that nothing has changed. */
     interface Over {
         Exposure between(double fromS, double toS);

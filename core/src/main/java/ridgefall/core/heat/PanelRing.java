@@ -291,6 +291,13 @@ final class PanelRing implements HeatRing {
         private final double[] first = atRoom();
         private final double[] ahead = atRoom();
 
+        /** Air over a place, the same without a rise behind it, and what a step of it brings to a device as warm as the room. */
+        private Exposure blown;
+
+        private Exposure unwarmed;
+        private final double[] brought = atRoom();
+        private final double[] both = atRoom();
+
         Running(double stepS) {
             this.stepS = stepS;
         }
@@ -306,26 +313,45 @@ final class PanelRing implements HeatRing {
             return stage;
         }
 
-        /** Heat flows are linear in what is behind the air: of what is held off, its share of the rise is exact. */
+        /**
+         * Heat flows are linear in what is behind the air: of what is held off, its share of the rise is exact, and what a step
+         * of it alone does is worked out once for a place.
+         */
         @Override
         public void step(double[] now, Exposure exposure) {
-            double[] before = exposure.glassBelowK() < Double.POSITIVE_INFINITY ? now.clone() : null;
-            onward(now, exposure);
-            if (before == null || hottestGlass(now) <= exposure.glassBelowK()) {
+            if (exposure.glassBelowK() == Double.POSITIVE_INFINITY) {
+                onward(now, exposure);
                 return;
             }
-            double[] without = before.clone();
-            onward(without, exposure.times(0));
-            double share =
-                    (exposure.glassBelowK() - hottestGlass(without)) / (hottestGlass(now) - hottestGlass(without));
+            if (!exposure.warmsAs(blown)) {
+                blown = exposure;
+                unwarmed = exposure.times(0);
+                Arrays.fill(brought, 0);
+                onward(brought, exposure);
+            }
+            double[] before = now.clone();
+            onward(now, unwarmed);
+            double share = 1;
+            double without = hottestGlass(now);
+            double with = hottestGlass(sum(now, brought));
+            if (with > exposure.glassBelowK()) {
+                share = (exposure.glassBelowK() - without) / (with - without);
+            }
             if (share < LEAST_SHARE) {
                 System.arraycopy(before, 0, now, 0, now.length);
                 onward(now, still);
             } else {
                 for (int i = 0; i < now.length; i++) {
-                    now[i] = without[i] + share * (now[i] - without[i]);
+                    now[i] += share * brought[i];
                 }
             }
+        }
+
+        private double[] sum(double[] a, double[] b) {
+            for (int i = 0; i < a.length; i++) {
+                both[i] = a[i] + b[i];
+            }
+            return both;
         }
 
         private void onward(double[] now, Exposure exposure) {

@@ -73,6 +73,24 @@ public record CutPlan(
             Double riseMm,
             Double wedgeAtMm) {
 
+        private Move by(HeatSource other) {
+            return new Move(
+                    stretchId,
+                    clockwise,
+                    newEntry,
+                    warmFirst == null ? null : warmFirst.by(other),
+                    pauses.stream()
+                            .map(pause -> new Pause(pause.atMm, pause.warming.by(other)))
+                            .toList(),
+                    seconds,
+                    airShare,
+                    bondC,
+                    pickMm,
+                    forceN,
+                    riseMm,
+                    wedgeAtMm);
+        }
+
         /** As it is called at the bench: under glass that bears nothing there is room for a blade alone. */
         public String tool() {
             return pickMm == null || pickMm <= CutPlanner.BLADE_MM ? "blade" : "pick";
@@ -86,6 +104,21 @@ public record CutPlan(
         public double mmPerS(double lengthMm) {
             return lengthMm / seconds;
         }
+    }
+
+    /** The same warmed again by another source like the one it is warmed by. */
+    CutPlan by(HeatSource other) {
+        return new CutPlan(
+                stretches,
+                moves.stream().map(move -> move.by(other)).toList(),
+                entrySeam,
+                opensOn,
+                greatestOpeningDeg,
+                workableFromC,
+                coldBelowC,
+                again == null ? null : again.by(other),
+                air == null ? null : new Air(other, air.settingC, air.glassBelowC),
+                wedgeNowMm);
     }
 
     /** @throws NotAllowed when this device has no such stretch */

@@ -16,6 +16,10 @@ public record Means(HeatSource source, Setup setup, double belowMmPerS, double u
         return source.kind().air();
     }
 
+    Means by(HeatSource other) {
+        return new Means(other, setup, belowMmPerS, untilMmPerS, shortOfCautionK);
+    }
+
     Means speeds(double belowMmPerS, double untilMmPerS) {
         return new Means(source, setup, belowMmPerS, untilMmPerS, shortOfCautionK);
     }

@@ -65,9 +65,19 @@ public record Opening(
                 heat.told(feasible(), because), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
     }
 
-    /** The same on another source like it. */
+    /** The same on another source like it: what it is put back on is that one as well. */
     Opening begunOn(HeatSource other) {
-        return new Opening(heat.called(other), stretches, means, cut, coldMm, keptShare, followed, nearestLimit);
+        HeatSource own = heat.source();
+        boolean backOnIt = means.source().equals(own);
+        return new Opening(
+                heat.called(other),
+                stretches,
+                backOnIt ? means.by(other) : means,
+                backOnIt ? cut.by(other) : cut,
+                coldMm,
+                keptShare,
+                followed,
+                nearestLimit);
     }
 
     /** Whether a soak is the first stretch of air that goes along with the cut. */
@@ -89,7 +99,11 @@ public record Opening(
         double edge = cut.stretches().stream()
                 .mapToDouble(stretch -> stretch.where().lengthMm())
                 .sum();
-        return coldMm > COLD_SHARE * edge;
+        return tooCold(coldMm, edge);
+    }
+
+    static boolean tooCold(double coldMm, double edgeMm) {
+        return coldMm > COLD_SHARE * edgeMm;
     }
 
     /** Seconds until it is open, plus what a hand pays for a bond it finds cold and for air in the other hand. */

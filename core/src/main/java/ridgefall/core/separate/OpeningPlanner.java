@@ -57,6 +57,9 @@ public final class OpeningPlanner {
     private static final double SHORTEST_S = 10;
     private static final int BENCHES = 10;
 
+    /** Benches followed before it is asked whether more are worth it. */
+    private static final int AT_ONCE = 2;
+
     /** So much later than the soonest at a coarse look it may still be the soonest. */
     private static final double WORTH_A_LOOK = 1.3;
 
@@ -278,20 +281,15 @@ public final class OpeningPlanner {
                 .collect(Collectors.groupingBy(
                         plan -> plan.source().nameless(), LinkedHashMap::new, Collectors.toList()));
         List<Opening> best = alike.values().parallelStream()
-                .flatMap(plans -> alike(best(plans.get(0)), plans))
+                .flatMap(plans -> {
+                    Opening opening = best(plans.get(0));
+                    return plans.stream().map(plan -> opening.begunOn(plan.source()));
+                })
                 .sorted(ORDER)
                 .toList();
         return best.stream()
                 .map(opening -> opening.told(because(opening, best.get(0))))
                 .toList();
-    }
-
-    /** Put back on its own source, each names its own. */
-    private Stream<Opening> alike(Opening opening, List<HeatPlan> plans) {
-        return plans.stream()
-                .map(plan -> plan == plans.get(0)
-                        ? opening
-                        : opening.means().air() ? opening.begunOn(plan.source()) : best(plan));
     }
 
     private static final Comparator<Opening> ORDER =
@@ -407,9 +405,12 @@ public final class OpeningPlanner {
         return new Act(candidate.heat().source(), candidate.heat().setup(), candidate.soakSeconds());
     }
 
-    /** Once more finely: the soonest that keeps every stop, as far from the cautions as it takes. */
+    /**
+     * Once more finely: the soonest that keeps every stop, as far from the cautions as it takes. What is given up is followed on
+     * no more benches than it takes to see that; what is told in the end, on all.
+     */
     private Opening finely(List<Candidate> candidates) {
-        List<Opening> looked = new ArrayList<>();
+        List<Tried> looked = new ArrayList<>();
         List<Candidate> left = candidates;
         for (double away : SHORT_OF_CAUTION_K) {
             List<Tried> soonestFirst = left.parallelStream()
@@ -419,36 +420,59 @@ public final class OpeningPlanner {
                             Double.POSITIVE_INFINITY))
                     .sorted(Comparator.comparing(Tried::cost))
                     .toList();
+            looked.addAll(soonestFirst);
             left = new ArrayList<>();
             for (Tried tried : soonestFirst) {
-                Opening opening = opening(tried);
-                looked.add(opening);
-                if (opening.feasible()) {
-                    return opening;
-                } else if (opening.keptShare() < Opening.KEPT_SHARE) {
-                    // Whatever else hinders it would further from the cautions hinder it more.
+                if (Opening.tooCold(tried.coldMm(), round.turn().lengthMm()) || tried.seconds() > Opening.LONGEST_S) {
+                    // Further from the cautions that hinders it more.
+                    continue;
+                }
+                List<Outcome> followed = followed(tried, (int) Math.round((1 - Opening.KEPT_SHARE) * BENCHES));
+                if (keptShare(followed) < Opening.KEPT_SHARE) {
                     left.add(tried.candidate());
+                } else if (seconds(followed).p90() <= Opening.LONGEST_S) {
+                    return opening(tried, followed);
                 }
             }
         }
-        return looked.stream().min(ORDER).orElseThrow();
+        Tried best = looked.stream().min(Comparator.comparing(Tried::cost)).orElseThrow();
+        return opening(best, followed(best, BENCHES));
     }
 
-    private Opening opening(Tried tried) {
+    /** On plausible benches, as long as no more of them than some pass a stop. */
+    private List<Outcome> followed(Tried tried, int mayPass) {
         Candidate candidate = tried.candidate();
-        HeatPlan heat = candidate.heat();
         double againSeconds = tried.cuts().stream()
                 .flatMap(Cut::warmings)
                 .mapToDouble(Warming::seconds)
                 .average()
                 // What was not meant to go cold, and does.
-                .orElse(heat.reheatSeconds());
-        List<Outcome> followed = BenchRun.spread(
-                        question, heat.source(), candidate.means().source(), BENCHES)
-                .parallel()
-                .map(bench -> followed(candidate, bench, againSeconds))
+                .orElse(candidate.heat().reheatSeconds());
+        List<BenchRun> benches = BenchRun.spread(
+                        question, candidate.heat().source(), candidate.means().source(), BENCHES)
                 .toList();
-        long kept = followed.stream().filter(Outcome::kept).count();
+        List<Outcome> followed = new ArrayList<>();
+        for (int from = 0; from < BENCHES; from += AT_ONCE) {
+            benches.subList(from, Math.min(BENCHES, from + AT_ONCE)).parallelStream()
+                    .map(bench -> followed(candidate, bench, againSeconds))
+                    .forEachOrdered(followed::add);
+            if (followed.stream().filter(outcome -> !outcome.kept()).count() > mayPass) {
+                break;
+            }
+        }
+        return followed;
+    }
+
+    private static double keptShare(List<Outcome> followed) {
+        return (double) followed.stream().filter(Outcome::kept).count() / BENCHES;
+    }
+
+    private static Band seconds(List<Outcome> followed) {
+        return Band.of(followed.stream().mapToDouble(Outcome::seconds).toArray());
+    }
+
+    private Opening opening(Tried tried, List<Outcome> followed) {
+        Candidate candidate = tried.candidate();
         CutPlan cut = CutPlanner.plan(round, tried.cuts(), null, air(question, candidate.means()));
         return new Opening(
                 begun(candidate, cut),
@@ -456,8 +480,8 @@ public final class OpeningPlanner {
                 candidate.means(),
                 cut,
                 tried.coldMm(),
-                (double) kept / BENCHES,
-                Band.of(followed.stream().mapToDouble(Outcome::seconds).toArray()),
+                keptShare(followed),
+                seconds(followed),
                 tried.warmth().bench().nearestLimit());
     }
 

@@ -13,6 +13,10 @@ public record Warming(HeatSource source, Setup setup, double seconds) {
         return source.name() + " at {C:" + setup.settingC() + "}, {s:" + Math.round(seconds) + "}";
     }
 
+    Warming by(HeatSource other) {
+        return new Warming(other, setup, seconds);
+    }
+
     double withHandlingSeconds() {
         return source.handlingSeconds() + seconds;
     }
