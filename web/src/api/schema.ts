@@ -1056,6 +1056,7 @@ export interface components {
       dialTo: number;
       /** Format: double */
       usualDistanceMm: number;
+      shielded: boolean;
     };
     GivenSource: {
       name: string;

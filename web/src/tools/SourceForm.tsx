@@ -46,6 +46,7 @@ export function SourceForm({
     dialTo: String(source?.air?.dialTo ?? ""),
     usualDistanceMm: String(source?.air?.usualDistanceMm ?? ""),
   });
+  const [shielded, setShielded] = useState(source?.air?.shielded ?? false);
   const air = kinds.find((k) => k.kind === kind)?.air ?? false;
   const renew = () => client.invalidateQueries({ queryKey: keys.heatSources });
   const done = async () => {
@@ -73,6 +74,7 @@ export function SourceForm({
                 dialFrom: number(given.dialFrom),
                 dialTo: number(given.dialTo),
                 usualDistanceMm: number(given.usualDistanceMm),
+                shielded,
               }
             : null,
         },
@@ -137,6 +139,20 @@ export function SourceForm({
         {air && field("dialFrom", "Airflow dial from")}
         {air && field("dialTo", "to")}
         {air && field("usualDistanceMm", "Usually held so far off, mm")}
+        {air && (
+          <label className="col-span-2 flex items-start gap-3 text-lg leading-snug">
+            <input
+              type="checkbox"
+              className="mt-0.5 size-6 shrink-0 accent-ink"
+              checked={shielded}
+              onChange={(e) => setShielded(e.target.checked)}
+            />
+            <span>
+              Used with a shield: foil-faced card on the glass from 8 mm in, air aimed at the frame&apos;s
+              side
+            </span>
+          </label>
+        )}
         <div className="col-span-2 flex flex-wrap gap-3">
           <Button type="submit" look="lamp" disabled={put.busy}>
             Keep

@@ -29,6 +29,7 @@ export function ToolsPage() {
               <Row key={s.id} name={s.name} onChange={mayChange ? () => setSource(s) : null}>
                 <p>
                   {s.kindWords}, {temperature(s.minC, units)} to {temperature(s.maxC, units)}
+                  {s.air?.shielded && ", with a shield"}
                 </p>
                 <Measured source={s} units={units} />
               </Row>

@@ -65,6 +65,18 @@ class HeatTest {
     }
 
     @Test
+    void anOutletKeepsWhetherAShieldGoesWithIt() {
+        Map<String, Object> outlet = mat(300);
+        outlet.put("kind", "HOT_AIR");
+        outlet.put("air", Map.of("outletMm", 10, "dialFrom", 1, "dialTo", 5, "usualDistanceMm", 30, "shielded", true));
+        ansa.send("PUT", "/api/heat-sources/air-test", outlet);
+        assertThat(judged("sourceId=air-test&settingC=200&sweep=STRETCH_BY_STRETCH&seconds=60")
+                        .toString())
+                .contains("shield on the glass");
+        assertThat(ansa.call("DELETE", "/api/heat-sources/air-test").status()).isEqualTo(204);
+    }
+
+    @Test
     void aSourceThatCannotBeIsRefusedByField() {
         assertThat(ansa.send("PUT", "/api/heat-sources/mat-bad", mat(500)).text("field"))
                 .isEqualTo("maxC");

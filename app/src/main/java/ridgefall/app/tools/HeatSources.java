@@ -55,11 +55,11 @@ public class HeatSources {
         Optional<HeatSource.Air> air = Optional.ofNullable(source.air());
         jdbc.sql("""
                         insert into heat_source (id, name, kind, min_c, max_c, settle_s, outlet_mm, dial_from, dial_to,
-                            usual_distance_mm)
-                        values (:id, :name, :kind, :min, :max, :settle, :outlet, :from, :to, :distance)
+                            usual_distance_mm, shielded)
+                        values (:id, :name, :kind, :min, :max, :settle, :outlet, :from, :to, :distance, :shielded)
                         on conflict (id) do update set name = :name, kind = :kind, min_c = :min, max_c = :max,
                             settle_s = :settle, outlet_mm = :outlet, dial_from = :from, dial_to = :to,
-                            usual_distance_mm = :distance, put_away = false""")
+                            usual_distance_mm = :distance, shielded = :shielded, put_away = false""")
                 .param("id", source.id())
                 .param("name", source.name())
                 .param("kind", source.kind().name())
@@ -70,6 +70,7 @@ public class HeatSources {
                 .param("from", air.map(HeatSource.Air::dialFrom).orElse(null))
                 .param("to", air.map(HeatSource.Air::dialTo).orElse(null))
                 .param("distance", air.map(HeatSource.Air::usualDistanceMm).orElse(null))
+                .param("shielded", source.shielded())
                 .update();
         known.invalidateAll();
     }
@@ -134,7 +135,8 @@ public class HeatSources {
                                 row.getDouble("outlet_mm"),
                                 row.getDouble("dial_from"),
                                 row.getDouble("dial_to"),
-                                row.getDouble("usual_distance_mm"))
+                                row.getDouble("usual_distance_mm"),
+                                row.getBoolean("shielded"))
                         : null,
                 null);
         return row.getString("profile_id") == null ? source : source.measured(calibration(row));

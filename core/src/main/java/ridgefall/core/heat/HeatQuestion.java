@@ -13,6 +13,7 @@ import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument;
 
 /**
  * All that a soak depends on: the device with its damage, what the bench owns and how hard it pushes.
@@ -33,6 +34,22 @@ public record HeatQuestion(
         List<Harm> harms) {
     /** What a room usually has, °C. */
     public static final double USUAL_ROOM_C = 22;
+
+    public HeatQuestion {
+        // On a watch a card finds no hold, and no place beside the spot.
+        if (!bearsShield(profile)) {
+            sources = sources.stream().map(HeatSource::bare).toList();
+        }
+    }
+
+    /** Whether a shield would lie on its glass. */
+    public boolean bearsShield() {
+        return bearsShield(profile);
+    }
+
+    private static boolean bearsShield(DeviceProfile profile) {
+        return profile.document().kind() != ProfileDocument.Kind.WATCH;
+    }
 
     /** With the battery in, by a usual hand. */
     public HeatQuestion(

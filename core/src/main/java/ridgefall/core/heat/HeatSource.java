@@ -52,8 +52,16 @@ public record HeatSource(
     /**
      * What makes an outlet: its width, the ends of its airflow dial (machine numbers, no two alike), and how far from
      * the glass it is usually held.
+     *
+     * @param shielded whether it is used with a shield: foil-faced card on the glass from {@value #SHIELD_FROM_MM} mm inside the
+     *     outline, and the air aimed at the frame's side
      */
-    public record Air(double outletMm, double dialFrom, double dialTo, double usualDistanceMm) {
+    public record Air(double outletMm, double dialFrom, double dialTo, double usualDistanceMm, boolean shielded) {
+        /** With nothing on the glass. */
+        public Air(double outletMm, double dialFrom, double dialTo, double usualDistanceMm) {
+            this(outletMm, dialFrom, dialTo, usualDistanceMm, false);
+        }
+
         public Air {
             Allowed.between("outletMm", outletMm, 2, 80, "mm");
             Allowed.between("dialFrom", dialFrom, 0, 100, "on the dial");
@@ -71,6 +79,9 @@ public record HeatSource(
             return new Contact(low * factor, typical * factor, high * factor);
         }
     }
+
+    /** A shield lies so far inside the outline. */
+    public static final double SHIELD_FROM_MM = 8;
 
     private static final double SPOT_WIDTHS = 5;
     private static final double HANDS_WIDTH_MM = 100;
@@ -186,6 +197,33 @@ public record HeatSource(
         return Math.min(1, JET_CORE_WIDTHS * air.outletMm / setup.distanceMm());
     }
 
+    /** Whether what lies inboard of the edge is covered while it blows. */
+    public boolean shielded() {
+        return air != null && air.shielded;
+    }
+
+    /** What goes with it, to be added to how it is led. */
+    public String shieldWords() {
+        return shielded()
+                ? "; shield on the glass from {mm:" + Math.round(SHIELD_FROM_MM) + "} in, aim at the frame's side"
+                : "";
+    }
+
+    /** The same with a shield on the glass. */
+    public HeatSource behindShield() {
+        return with(true);
+    }
+
+    /** The same with nothing on the glass. */
+    public HeatSource bare() {
+        return shielded() ? with(false) : this;
+    }
+
+    private HeatSource with(boolean shield) {
+        Air with = new Air(air.outletMm, air.dialFrom, air.dialTo, air.usualDistanceMm, shield);
+        return new HeatSource(id, name, kind, minC, maxC, settleS, with, measured);
+    }
+
     /** Width of the spot that an outlet warms at half its height, mm. */
     double spotMm() {
         return SPOT_WIDTHS * air.outletMm;
@@ -248,7 +286,7 @@ public record HeatSource(
                 face("plate-2", "Plate 2", Kind.PLATE, 50, 90),
                 face("pad-1", "Gel pad", Kind.COMPLIANT_PAD, 50, 85),
                 new HeatSource("bed-1", "Printer bed", Kind.PRINTER_BED, 40, 100, 90, null, null),
-                new HeatSource("air-1", "Hot air pencil", Kind.HOT_AIR, 100, 480, 0, new Air(8, 1, 8, 25), null),
+                new HeatSource("air-1", "Hot air pencil", Kind.HOT_AIR, 100, 480, 0, new Air(8, 1, 8, 25, true), null),
                 new HeatSource("air-2", "Hot air gun", Kind.HOT_AIR, 80, 550, 0, new Air(22, 1, 5, 60), null),
                 new HeatSource("dryer-1", "Hair dryer", Kind.HAIR_DRYER, 60, 90, 0, new Air(45, 1, 2, 40), null));
     }

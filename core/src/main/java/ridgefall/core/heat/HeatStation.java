@@ -224,7 +224,7 @@ public final class HeatStation implements StationRoom {
                 !plan.feasible()
                         ? "no source of this bench softens the bond within the limits"
                         : waits.orElse((air ? LED.get(setup.sweep()) : "face down and flat")
-                                + "; the timer starts with this tap"),
+                                + plan.source().shieldWords() + "; the timer starts with this tap"),
                 begin(plan, again));
         return plan.feasible() && waits.isEmpty() ? step : step.leading(Step.Lead.REASONS);
     }

@@ -27,6 +27,12 @@ final class Meeting {
     /** Of what meets the border, what goes round the frame's outer side. */
     private static final double SIDE_SHARE = 0.3;
 
+    /** And where it is aimed at that side. */
+    private static final double AIMED_SIDE_SHARE = 0.45;
+
+    /** Of what falls on a shield, so much gets to the glass all the same: it lifts at its edge and gets warm. */
+    private static final double SHIELD_PASSES = 0.15;
+
     /** How far below its caution a hand keeps the glass by a thermometer. */
     static final double READS_K = 2;
 
@@ -184,9 +190,9 @@ final class Meeting {
             double air = contact * share[i];
             border.set(i, air * bell(ledgeM[i] * 1e3 / 2));
             for (int s = 0; s < strips.length; s++) {
-                strips[s].set(i, air * bell(ring.stripMm(s)));
+                strips[s].set(i, air * bell(ring.stripMm(s)) * uncovered(ring.stripFromMm(s), ring.stripToMm(s)));
             }
-            side[i] = SIDE_SHARE * air;
+            side[i] = (source.shielded() ? AIMED_SIDE_SHARE : SIDE_SHARE) * air;
             along += air * ring.lengthM(i);
             most = Math.max(most, air);
         }
@@ -194,7 +200,10 @@ final class Meeting {
         double beyondM = Math.sqrt(Math.PI) / 2 / width * Erf.erfc(width * ring.stripsToMm()) / 1e3;
         Blown centre = new Blown(1);
         // The middle of a small face gets no more than what is nearest to the outline.
-        centre.set(0, Math.min(along * beyondM / ring.centreM2(), most * bell(ring.stripsToMm())));
+        centre.set(
+                0,
+                uncovered(ring.stripsToMm(), Double.POSITIVE_INFINITY)
+                        * Math.min(along * beyondM / ring.centreM2(), most * bell(ring.stripsToMm())));
         return new Exposure(
                 border.wPerM2K,
                 border.riseK,
@@ -205,6 +214,15 @@ final class Meeting {
                         new double[][] {strips[0].riseK, strips[1].riseK},
                         side,
                         1));
+    }
+
+    /** Share of the air over a strip that gets to its glass, by its distances from the outline. */
+    private double uncovered(double fromMm, double toMm) {
+        if (!source.shielded() || toMm <= HeatSource.SHIELD_FROM_MM) {
+            return 1;
+        }
+        double open = Math.max(0, HeatSource.SHIELD_FROM_MM - fromMm) / (toMm - fromMm);
+        return open + (1 - open) * SHIELD_PASSES;
     }
 
     /** Moving air that is a kelvin over the room, beside what the still air takes. */

@@ -35,7 +35,7 @@ final class PanelNetwork extends RingNetwork {
     /** Middles of the strips from the outline, mm; and how far in the last goes. */
     final double[] stripMm = new double[STRIPS];
 
-    private final double[] stripWideMm = new double[STRIPS];
+    final double[] stripWideMm = new double[STRIPS];
     final double stripsToMm;
     /** By strip and piece. */
     final double[][] stripM2 = new double[STRIPS][];

@@ -126,6 +126,14 @@ final class PanelRing implements HeatRing {
         return net.stripMm[strip];
     }
 
+    double stripFromMm(int strip) {
+        return net.stripMm[strip] - net.stripWideMm[strip] / 2;
+    }
+
+    double stripToMm(int strip) {
+        return net.stripMm[strip] + net.stripWideMm[strip] / 2;
+    }
+
     double stripsToMm() {
         return net.stripsToMm;
     }

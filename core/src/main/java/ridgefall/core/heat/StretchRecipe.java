@@ -47,7 +47,8 @@ public record StretchRecipe(boolean feasible, List<String> says) {
         Band glass = over(outcomes, Outcome::glassC);
         double workableC = cutting.workableFromC();
         List<String> says = new ArrayList<>();
-        says.add("over the " + PlaceWords.along(question.profile(), setup.where(), true) + ": the bond gets to "
+        says.add("over the " + PlaceWords.along(question.profile(), setup.where(), true)
+                + (source.shielded() ? ", shield on the glass" : "") + ": the bond gets to "
                 + celsius(bond.p50()) + " (" + celsius(bond.p10()) + " to " + celsius(bond.p90())
                 + "); it is workable from {C:" + tenth(workableC) + "}");
         double mmPerS = cutting.mmPerS(bond.p50());

@@ -3,6 +3,7 @@ package ridgefall.core.heat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -178,14 +179,21 @@ record Timeline(
         double[][] bondC = new double[steps + 1][];
         double[] frameC = new double[steps + 1];
         double[] glassC = new double[steps + 1];
+        int[] targets = targets();
+        boolean blown = on().source().kind().air();
         int[] step = {0};
         HeatRing.Observer noting = (seconds, state) -> {
             int i = step[0]++;
             bondC[i] = IntStream.range(0, ring.pieces())
                     .mapToDouble(piece -> device.roomC() + ring.bond(state, piece))
                     .toArray();
-            frameC[i] = device.roomC() + mean(ring, piece -> ring.rim(state, piece));
-            glassC[i] = device.roomC() + mean(ring, piece -> ring.glass(state, piece));
+            frameC[i] = device.roomC()
+                    + Arrays.stream(targets)
+                            .mapToDouble(piece -> ring.rim(state, piece))
+                            .min()
+                            .orElseThrow();
+            glassC[i] =
+                    device.roomC() + (blown ? ring.hottestGlass(state) : mean(ring, piece -> ring.glass(state, piece)));
         };
         noting.at(0, ring.atRoom());
         Track.Look look = new Track.Look(ring, targets(), 1, air(), device.plasticBezel());
@@ -206,9 +214,14 @@ record Timeline(
 
     /** The pieces that are meant to get warm in the last soak. */
     int[] targets() {
-        Phase last = phases.get(phases.size() - 1);
-        Phase on = last.source() == null ? phases.get(phases.size() - 2) : last;
+        Phase on = on();
         return new Meeting(device, on.source(), on.setup(), STEP_S, 1).targets();
+    }
+
+    /** The last soak. */
+    private Phase on() {
+        Phase last = phases.get(phases.size() - 1);
+        return last.source() == null ? phases.get(phases.size() - 2) : last;
     }
 
     private Unknown.Bench bench(HeatSource source, Setup setup, Function<HeatSource, double[]> scores) {
@@ -233,8 +246,8 @@ record Timeline(
      * What one bench goes through, in °C at equal steps.
      *
      * @param bondC step by piece
-     * @param frameC mean round the edge
-     * @param glassC mean over the border
+     * @param frameC its side at the coldest of what is warmed, where the tip is taped
+     * @param glassC mean over the border; under air where it is hottest, which is what a hand reads
      */
     record Passage(double[][] bondC, double[] frameC, double[] glassC, Latest.Course course) {
         double coldestC(int step, int[] pieces) {

@@ -36,8 +36,9 @@ public record CutPlan(
      */
     public record Air(HeatSource source, double settingC, double glassBelowC) {
         public String words() {
-            return source.name() + " at {C:" + settingC + "} while you cut; glass below {C:" + Math.round(glassBelowC)
-                    + "}";
+            return source.name() + " at {C:" + settingC + "} while you cut"
+                    + (source.shielded() ? ", shield on the glass" : "") + "; glass below {C:"
+                    + Math.round(glassBelowC) + "}";
         }
     }
 

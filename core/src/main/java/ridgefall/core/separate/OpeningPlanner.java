@@ -543,6 +543,7 @@ public final class OpeningPlanner {
         long later = Math.round(opening.seconds() - first.seconds());
         if (!opening.feasible()) {
             reasons.add(hindrance(opening));
+            behindShield(opening.heat().source()).ifPresent(reasons::add);
             reasons.add(first.feasible() ? "instead: with " + firstSource : wayOut());
         } else if (opening == first) {
             reasons.add("soonest open within the limits");
@@ -561,6 +562,18 @@ public final class OpeningPlanner {
                 .filter(reason -> reason.startsWith("coldest"))
                 .forEach(reasons::add);
         return reasons;
+    }
+
+    /** Air that is too much for what lies inboard, or too little for the edge, does with less of it falling there. */
+    private Optional<String> behindShield(HeatSource source) {
+        if (!source.kind().air() || source.shielded() || !question.bearsShield()) {
+            return Optional.empty();
+        }
+        Opening with = best(question.planner(HeatPlanner.QUICK).best(List.of(source.behindShield())));
+        return Optional.of(with)
+                .filter(Opening::feasible)
+                .map(opening -> "with a shield on the glass from {mm:" + Math.round(HeatSource.SHIELD_FROM_MM)
+                        + "} in, aimed at the frame's side: open in {s:" + Math.round(opening.seconds()) + "}");
     }
 
     private String hindrance(Opening opening) {

@@ -182,7 +182,8 @@ public final class SeparateStation implements StationRoom {
         if (where != null) {
             double pick = clockwise ? where.fromMm() : profile.edge().turn().end(where);
             title = "Warm {mm:" + Math.round(where.lengthMm()) + "} ahead of the pick";
-            hint = "from " + PlaceWords.at(profile, pick) + ", to and fro; it stays on while you cut";
+            hint = "from " + PlaceWords.at(profile, pick) + ", to and fro; it stays on while you cut"
+                    + warming.source().shieldWords();
         }
         return Step.open(
                 "separate.warm",

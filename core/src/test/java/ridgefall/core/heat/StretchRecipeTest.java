@@ -14,11 +14,14 @@ import ridgefall.core.profile.ShippedBook;
 /** Recipes for hot air as they go from mouth to mouth, over a hand's width of the edge. */
 class StretchRecipeTest {
     private static StretchRecipe judged(String device, String source, double settingC, double seconds) {
+        return judged(device, HeatSource.byId(HeatSource.bench(), source), settingC, seconds);
+    }
+
+    private static StretchRecipe judged(String device, HeatSource air, double settingC, double seconds) {
         DeviceProfile profile = ShippedBook.profile(device);
         HeatQuestion question =
                 new HeatQuestion(profile, FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench());
         EdgeInterval top = profile.edge().interval(Landmark.TOP);
-        HeatSource air = question.source(source);
         Setup setup = air.completed(new Setup(settingC, null, null, Sweep.STRETCH_BY_STRETCH))
                 .over(new EdgeInterval(top.fromMm(), Math.min(60, top.lengthMm())));
         return StretchRecipe.judged(question, air, setup, seconds);
@@ -41,12 +44,18 @@ class StretchRecipeTest {
 
     @Test
     void whereTheGlassIsAtItsLimitNoHotterAirIsAdvised() {
-        StretchRecipe recipe = judged("marrowby-quire-8", "air-1", 360, 90);
+        StretchRecipe recipe = judged(
+                "marrowby-quire-8", HeatSource.byId(HeatSource.bench(), "air-1").bare(), 360, 90);
         assertThat(recipe.feasible()).isFalse();
         assertThat(recipe.says().get(1))
                 .contains("warm it through on a plate or pad first")
                 .doesNotContain("hotter");
         assertThat(recipe.says().get(2)).contains("hold it off by a thermometer on the glass");
+    }
+
+    @Test
+    void behindAShieldTheSameRecipeDoes() {
+        assertThat(judged("marrowby-quire-8", "air-1", 360, 90).feasible()).isTrue();
     }
 
     @Test

@@ -1,5 +1,6 @@
 package ridgefall.core.separate;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,6 +14,7 @@ import ridgefall.core.heat.Bench;
 import ridgefall.core.heat.BenchRun;
 import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.ForeignBench;
+import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
@@ -32,6 +34,14 @@ final class ForeignBenches {
     /** So much may be left for a thin blade. */
     private static final double COLD_SHARE = 0.15;
 
+    /** How far solvent is from its handbook, as a logarithm. */
+    private static final double CREEP_SIGMA = 0.3;
+
+    private static final double CREEPS_S = 60 * SeparateFact.CREEPS_MINUTES;
+
+    /** Laid along the edge no oftener than this; then it is put off to another day. */
+    private static final int SOLVENT_ROUNDS = 3;
+
     private ForeignBenches() {}
 
     /**
@@ -40,12 +50,14 @@ final class ForeignBenches {
      * @param refused by the plan itself, which says what else would do
      * @param passed what got hotter than its stop
      * @param opened whether a hand came through in reasonable time
+     * @param wet whether that took solvent, where warmth alone did not do
      */
     record Outcome(
             HeatSource source,
             boolean refused,
             List<String> passed,
             boolean opened,
+            boolean wet,
             double forecastMinutes,
             double minutes) {}
 
@@ -92,23 +104,84 @@ final class ForeignBenches {
         return openings.parallelStream()
                 .map(opening -> opening.feasible()
                         ? followed(learned, opening, new Random(seed))
-                        : new Outcome(opening.heat().source(), true, List.of(), false, 0, 0))
+                        : new Outcome(opening.heat().source(), true, List.of(), false, false, 0, 0))
                 .toList();
     }
 
     private static Outcome followed(HeatQuestion question, Opening opening, Random random) {
         CutPlanner.Round round = CutPlanner.round(question, List.of());
         ForeignBench bench = ForeignBench.drawn(question, random);
+        double creeps = Math.exp(CREEP_SIGMA * random.nextGaussian());
         HeatSource source = opening.heat().source();
         Bench along = new Followed(bench, BenchRun.forItsBattery(question, source));
         BenchWarmth warmth = BenchWarmth.planned(along, round.turn(), round.cutting(), opening.means(), LONGEST_S);
         double soak = opening.stretches() ? 0 : opening.heat().soakSeconds();
         warmth.first(new Act(source, opening.heat().setup(), soak));
-        List<Cut> cuts = round.cut(warmth);
-        double seconds = soak + cuts.stream().mapToDouble(Cut::allSeconds).sum();
-        double coldMm = cuts.stream().mapToDouble(Cut::coldMm).sum();
-        boolean opened =
-                !warmth.givenUp() && coldMm <= COLD_SHARE * round.turn().lengthMm();
-        return new Outcome(source, false, bench.passed(), opened, opening.seconds() / 60, seconds / 60);
+        Went went = new Went(round, round.cut(warmth));
+        double seconds = soak + went.seconds();
+        boolean dry = went.leftMm() <= COLD_SHARE * round.turn().lengthMm();
+        List<String> freed = new ArrayList<>(went.freed());
+        for (int n = 0;
+                n < SOLVENT_ROUNDS
+                        && seconds < LONGEST_S
+                        && went.leftMm() > COLD_SHARE * round.turn().lengthMm();
+                n++) {
+            went = wet(question, freed, along, creeps);
+            seconds += went.seconds();
+            freed.addAll(went.freed());
+        }
+        boolean opened = seconds <= LONGEST_S
+                && went.leftMm() <= COLD_SHARE * round.turn().lengthMm();
+        return new Outcome(source, false, bench.passed(), opened, opened && !dry, opening.seconds() / 60, seconds / 60);
+    }
+
+    /** One way along what is left: what came free, and what was too cold for it. */
+    private record Went(CutPlanner.Round round, List<Cut> cuts, double beforeS) {
+        Went(CutPlanner.Round round, List<Cut> cuts) {
+            this(round, cuts, 0);
+        }
+
+        double seconds() {
+            return beforeS + cuts.stream().mapToDouble(Cut::allSeconds).sum();
+        }
+
+        List<String> freed() {
+            return IntStream.range(0, cuts.size())
+                    .filter(i -> cuts.get(i).coldMm() == 0)
+                    .mapToObj(i -> round.ways().get(i).stretch().id())
+                    .toList();
+        }
+
+        double leftMm() {
+            double cold = cuts.stream().mapToDouble(Cut::coldMm).sum();
+            return cold
+                    + round.ways().stream()
+                            .skip(cuts.size())
+                            .mapToDouble(way -> way.stretch().where().lengthMm())
+                            .sum();
+        }
+    }
+
+    /**
+     * What the product says where its limits allow no more warmth: back on what the front lies on as far as they allow, off it,
+     * solvent along the edge, and on once it has crept in.
+     *
+     * @param creeps how much of the handbook's share of the strength solvent takes here
+     */
+    private static Went wet(HeatQuestion question, List<String> freed, Bench along, double creeps) {
+        HeatPlan face = OpeningPlanner.withSolvent(question).orElseThrow().heat();
+        double left = question.profile()
+                .factoryAdhesive()
+                .strengthLeft(
+                        SeparateFact.CREEPS_MINUTES, question.profile().heat().ledgeWidthMm());
+        HeatQuestion stronger = question.by(question.handNPerMm() / (1 - Math.min(1, creeps * (1 - left))));
+        CutPlanner.Round round = CutPlanner.round(stronger, freed);
+        Means means = new Means(face.source(), face.setup(), 0.5, 4, 2);
+        double before = CREEPS_S
+                + round.again(BenchWarmth.planned(along, round.turn(), round.cutting(), means, LONGEST_S))
+                        .map(Warming::withHandlingSeconds)
+                        .orElse(0.0);
+        along.rest(CREEPS_S);
+        return new Went(round, round.cut(BenchWarmth.wet(along, round.turn(), round.cutting(), means)), before);
     }
 }

@@ -12,6 +12,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
+import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
@@ -31,10 +32,12 @@ public final class ForeignStudy {
                 "",
                 "Every source on whole glass, planned for the hand at the bench and followed on " + benches
                         + " benches of another model's physics",
-                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; refused is what the plan itself refuses, and says what else would do; held up is what came to where its limits allow no more warmth, where the product says a thin blade, solvent or no further. Made by `./ridgefall bench`.",
+                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; with solvent is the part of it that warmth alone left cold: there the product says solvent, and that was done; refused is what the plan itself refuses, and says what else would do; held up is what did not come free either way: another day, or the battery out first. Made by `./ridgefall bench`.",
                 "",
-                "| device | begun with | stops kept | opened | refused | held up | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
-                "|---|---|---|---|---|---|---|---|---|"));
+                "| device | begun with | stops kept | opened | of these with solvent | refused | held up | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
+                "|---|---|---|---|---|---|---|---|---|---|"));
+        List<Outcome> all = new ArrayList<>();
+        List<Outcome> taped = new ArrayList<>();
         for (DeviceProfile profile :
                 ShippedBook.IDS.stream().map(ShippedBook::profile).toList()) {
             if (!profile.bonded()) {
@@ -45,9 +48,14 @@ public final class ForeignStudy {
             for (Report report : ForeignBenches.follow(question, benches, 7)) {
                 if (!report.source().id().equals("plate-2")) {
                     lines.add(line(profile, report));
+                    all.addAll(report.outcomes());
+                    if (profile.factoryAdhesive() == Adhesive.PET_CARRIER_TAPE) {
+                        taped.addAll(report.outcomes());
+                    }
                 }
             }
         }
+        lines.addAll(List.of("", words("All together", all), "", words("Fronts taped with PET", taped)));
         if (args.length > 0) {
             Files.write(Path.of(args[0]), lines);
         }
@@ -59,16 +67,30 @@ public final class ForeignStudy {
                         words -> words.replaceAll(" [0-9]+$", ""), TreeMap::new, Collectors.counting()));
         return String.format(
                 Locale.ROOT,
-                "| %s | %s | %d %% | %d %% | %d %% | %d %% | %s | %s | %s |",
+                "| %s | %s | %d %% | %d %% | %d %% | %d %% | %d %% | %s | %s | %s |",
                 profile.name(),
                 report.source().name(),
                 report.percent(outcome -> outcome.passed().isEmpty()),
                 report.percent(Outcome::opened),
+                report.percent(Outcome::wet),
                 report.percent(Outcome::refused),
                 report.percent(outcome -> !outcome.opened() && !outcome.refused()),
                 minutes(report, Outcome::forecastMinutes),
                 minutes(report, Outcome::minutes),
                 passed.isEmpty() ? "" : passed.toString().replaceAll("[{}]", ""));
+    }
+
+    private static String words(String what, List<Outcome> outcomes) {
+        Report report = new Report(null, outcomes);
+        return String.format(
+                Locale.ROOT,
+                "%s: stops kept on %d of 100, opened %d (of these with solvent %d), refused %d, held up %d.",
+                what,
+                report.percent(outcome -> outcome.passed().isEmpty()),
+                report.percent(Outcome::opened),
+                report.percent(Outcome::wet),
+                report.percent(Outcome::refused),
+                report.percent(outcome -> !outcome.opened() && !outcome.refused()));
     }
 
     private static String minutes(Report report, ToDoubleFunction<Outcome> of) {

@@ -113,6 +113,20 @@ class OpeningPlannerTest {
         assertThat(dryer.heat().because()).isNotEmpty();
     }
 
+    /** Bare it passes the display's stop over foam tape on most benches. */
+    @Test
+    void aFineNozzleThatIsRefusedSaysWhatAShieldDoes() {
+        HeatSource bare = HeatSource.byId(HeatSource.bench(), "air-1").bare();
+        Opening refused = ranked(whole("marrowby-quire-8", List.of(bare))).get(0);
+        Opening shielded =
+                ranked(whole("marrowby-quire-8", List.of(bare.behindShield()))).get(0);
+        assertThat(refused.feasible()).isFalse();
+        assertThat(refused.heat().because())
+                .anyMatch(why -> why.startsWith("with a shield on the glass from {mm:8} in"));
+        assertThat(shielded.feasible()).isTrue();
+        assertThat(shielded.cut().air().words()).contains("shield on the glass");
+    }
+
     @Test
     void sourcesThatDifferByNameAloneOpenItAlike() {
         List<Opening> openings = ranked("marrowby-quire-8");
