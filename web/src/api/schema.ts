@@ -2100,7 +2100,7 @@ export interface components {
       /** Format: int32 */
       soaks: number;
       hand: string;
-      solvent: string | null;
+      schools: components["schemas"]["SchoolView"][];
       plans: components["schemas"]["HeatPlanView"][];
     };
     InfluenceView: {
@@ -2109,6 +2109,10 @@ export interface components {
       secondsAtLow: number | null;
       /** Format: double */
       secondsAtHigh: number | null;
+    };
+    SchoolView: {
+      words: string;
+      price: string;
     };
     TakenView: {
       whose: string;

@@ -134,7 +134,7 @@ function Planned({
         <Sources
           job={job}
           plans={plans}
-          solvent={heat.solvent}
+          schools={heat.schools}
           units={units}
           onChoose={(next) => {
             setChosen(next);

@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { ProblemError } from "@/api/client";
+import { Fragment, useState } from "react";
+import { ProblemError, type Schemas } from "@/api/client";
 import type { Job } from "@/job/useJob";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { useSources } from "@/tools/useTools";
@@ -21,15 +21,14 @@ const LED: Record<Plan["sweep"], string> = {
 export function Sources({
   job,
   plans,
-  solvent,
+  schools,
   units,
   onChoose,
   onClose,
 }: {
   job: Job;
   plans: Plan[];
-  /** The cooler school, in words. */
-  solvent: string | null;
+  schools: Schemas["SchoolView"][];
   units: Units;
   onChoose: (plan: Plan) => void;
   onClose: () => void;
@@ -83,10 +82,18 @@ export function Sources({
           ))}
         </tbody>
       </table>
-      {solvent && (
-        <p className="mt-3 leading-snug">
-          <b>With solvent:</b> {say(solvent, units)}. Laid at Separate.
-        </p>
+      {schools.length > 0 && (
+        <section className="mt-4 border-t-2 border-ink pt-3">
+          <h3 className="text-xl font-semibold">Other schools, beside the plan</h3>
+          <dl className="mt-1 grid grid-cols-[minmax(12rem,1fr)_2.4fr] gap-x-4 gap-y-1.5 leading-snug">
+            {schools.map((school) => (
+              <Fragment key={school.words}>
+                <dt className="font-semibold">{school.words}</dt>
+                <dd>{say(school.price, units)}</dd>
+              </Fragment>
+            ))}
+          </dl>
+        </section>
       )}
       <ARecipe job={job} units={units} onChoose={onChoose} />
     </Modal>

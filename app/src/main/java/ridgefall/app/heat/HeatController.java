@@ -4,7 +4,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.heat.HeatViews.ForecastView;
 import ridgefall.app.heat.HeatViews.HeatPlanView;
 import ridgefall.app.heat.HeatViews.HeatView;
+import ridgefall.app.heat.HeatViews.SchoolView;
 import ridgefall.app.instrument.Readings;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Plans;
@@ -54,9 +54,8 @@ class HeatController {
         this.readings = readings;
     }
 
-    private final LoadingCache<HeatQuestion, Optional<String>> solvent = Caffeine.newBuilder()
-            .maximumSize(50)
-            .build(question -> OpeningPlanner.withSolvent(question).map(OpeningPlanner.WithSolvent::words));
+    private final LoadingCache<HeatQuestion, List<SchoolView>> schools =
+            Caffeine.newBuilder().maximumSize(200).build(SchoolView::of);
 
     /** All that a forecast depends on; the time is not of it. */
     private record Asked(HeatQuestion question, List<Soak> soaks, List<Measured> measured) {
@@ -84,7 +83,7 @@ class HeatController {
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
                 plans.hand(),
-                rough ? null : solvent.get(question).orElse(null),
+                rough ? List.of() : schools.get(question),
                 rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : course.openings(),
                 course.takenByOthers().toList(),
                 who.role());

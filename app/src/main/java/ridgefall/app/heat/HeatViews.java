@@ -19,6 +19,8 @@ import ridgefall.core.job.Role;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.HeatLimits;
 import ridgefall.core.separate.Opening;
+import ridgefall.core.separate.OpeningPlanner;
+import ridgefall.core.separate.WayRound;
 import ridgefall.core.units.Band;
 import ridgefall.core.units.Source;
 
@@ -194,6 +196,18 @@ final class HeatViews {
         }
     }
 
+    /** Another school than the plan's, and what it costs here. */
+    record SchoolView(String words, String price) {
+        static List<SchoolView> of(HeatQuestion question) {
+            return Stream.concat(
+                            OpeningPlanner.withSolvent(question)
+                                    .map(way -> new SchoolView("with solvent, laid at Separate", way.words()))
+                                    .stream(),
+                            WayRound.beside(question).stream().map(way -> new SchoolView(way.words(), way.price())))
+                    .toList();
+        }
+    }
+
     /**
      * @param rough from few benches only: the full plans are still being computed
      * @param stillWarm from the last soak: then it goes back on for a short time only
@@ -201,7 +215,7 @@ final class HeatViews {
      */
     /**
      * @param hand how hard it is reckoned that a hand pushes, and what from
-     * @param solvent the cooler school in words; null while rough, or where nothing heats a face
+     * @param schools other ways to open it, priced; none while rough
      */
     record HeatView(
             Guarded guarded,
@@ -209,7 +223,7 @@ final class HeatViews {
             boolean stillWarm,
             int soaks,
             String hand,
-            @Schema(nullable = true) String solvent,
+            List<SchoolView> schools,
             List<HeatPlanView> plans) {
         static HeatView of(
                 HeatQuestion question,
@@ -217,7 +231,7 @@ final class HeatViews {
                 boolean stillWarm,
                 int soaks,
                 Hand hand,
-                String solvent,
+                List<SchoolView> schools,
                 List<Opening> openings,
                 List<SourceTaken> taken,
                 Role role) {
@@ -227,7 +241,7 @@ final class HeatViews {
                     stillWarm,
                     soaks,
                     hand.words() + room(question),
-                    solvent,
+                    schools,
                     openings.stream()
                             .map(opening -> HeatPlanView.of(opening, taken, stillWarm, role))
                             .toList());

@@ -83,6 +83,9 @@ public record HeatSource(
     /** A shield lies so far inside the outline. */
     public static final double SHIELD_FROM_MM = 8;
 
+    /** Hotter is led round an edge by nobody who means to keep the panel. */
+    private static final int HOTTEST_AIR_C = 360;
+
     private static final double SPOT_WIDTHS = 5;
     private static final double HANDS_WIDTH_MM = 100;
 
@@ -142,10 +145,11 @@ public record HeatSource(
         return kind.air ? Sweep.ROUND : Sweep.FACE;
     }
 
-    /** The settings worth weighing, °C: its least and greatest among them. */
+    /** The settings worth weighing, °C: its least and greatest among them. Hotter air is judged, where somebody swears by it. */
     IntStream settings() {
-        int step = maxC - minC > 100 ? 20 : 5;
-        return IntStream.concat(IntStream.iterate(minC, c -> c < maxC, c -> c + step), IntStream.of(maxC));
+        int mostC = kind.air ? Math.max(minC, Math.min(maxC, HOTTEST_AIR_C)) : maxC;
+        int step = mostC - minC > 100 ? 20 : 5;
+        return IntStream.concat(IntStream.iterate(minC, c -> c < mostC, c -> c + step), IntStream.of(mostC));
     }
 
     /** How well heat gets from this source into glass in a condition. */

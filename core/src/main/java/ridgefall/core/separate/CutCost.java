@@ -73,11 +73,19 @@ final class CutCost {
 
     /** All but getting there, which alone depends on the stretch before. */
     double cut(int freed, int index) {
-        Stretch stretch = stretches.get(index);
+        return seconds(freed, index) + LOSS_S * lossChance(freed, index);
+    }
+
+    /** Of cutting it, and of getting in where nothing beside it is free. */
+    double seconds(int freed, int index) {
+        return cutSeconds(index)
+                + (entry(freed, index) ? ENTRY_S * stretches.get(index).difficulty() : 0);
+    }
+
+    /** How likely a slip there costs what lies beneath, 0–1. */
+    double lossChance(int freed, int index) {
         int neighbours = (has(freed, before(index)) ? 1 : 0) + (has(freed, after(index)) ? 1 : 0);
-        double risk = LOSS_S * stretch.hazard() * SLIP_CHANCE[neighbours] * (1 - RELIEF * freeShare(freed));
-        double entry = neighbours == 0 ? ENTRY_S * stretch.difficulty() : 0;
-        return cutSeconds(index) + risk + entry;
+        return stretches.get(index).hazard() * SLIP_CHANCE[neighbours] * (1 - RELIEF * freeShare(freed));
     }
 
     private double freeShare(int freed) {

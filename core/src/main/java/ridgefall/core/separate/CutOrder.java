@@ -5,30 +5,47 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import ridgefall.core.units.Allowed;
 
 /**
  * The cheapest order to free all stretches, exactly: dynamic programming over (freed set, last stretch). A tool enters
  * beside what is free or makes a new entry; never more than {@value #GREATEST_RUNS} freed runs at a time, since each entry is a risk
- * of its own and wedges are few. Hinge stretches wait for all others.
+ * of its own and wedges are few. Hinge stretches wait for all others, unless another school has it otherwise.
  */
 final class CutOrder {
     static final int GREATEST_STRETCHES = 24;
     static final int GREATEST_RUNS = 2;
 
     private final CutCost cost;
-    private final int hinge;
+    private final int greatestRuns;
+    /** Sets of stretches, each of which waits until all that is in none of those after it is free. */
+    private final int[] waiting;
+
     private final int all;
 
     CutOrder(List<Stretch> stretches) {
+        this(stretches, GREATEST_RUNS, List.of(Stretch::hinge));
+    }
+
+    /**
+     * @param greatestRuns of freed stretches at a time
+     * @param last what waits for all else, the very last first
+     */
+    CutOrder(List<Stretch> stretches, int greatestRuns, List<Predicate<Stretch>> last) {
         Allowed.between("stretches", stretches.size(), 1, GREATEST_STRETCHES, "stretches");
         this.cost = new CutCost(stretches);
+        this.greatestRuns = greatestRuns;
         this.all = (1 << stretches.size()) - 1;
-        int hingeMask = 0;
-        for (int i = 0; i < stretches.size(); i++) {
-            hingeMask |= stretches.get(i).hinge() ? 1 << i : 0;
-        }
-        this.hinge = hingeMask;
+        this.waiting = last.stream().mapToInt(of -> mask(stretches, of)).toArray();
+    }
+
+    private static int mask(List<Stretch> stretches, Predicate<Stretch> of) {
+        return IntStream.range(0, stretches.size())
+                .filter(i -> of.test(stretches.get(i)))
+                .map(i -> 1 << i)
+                .sum();
     }
 
     /** Stretch indices in order, and the sum of their costs. */
@@ -50,9 +67,15 @@ final class CutOrder {
         if (CutCost.has(freed, index)) {
             return false;
         }
-        boolean hingeWaits = CutCost.has(hinge, index) && (freed | hinge) != all;
+        int later = 0;
+        for (int set : waiting) {
+            later |= set;
+            if (CutCost.has(set, index) && (freed | later) != all) {
+                return false;
+            }
+        }
         // What the bench already did may have more runs than a plan would make: then just no further ones.
-        return !hingeWaits && cost.runs(freed | 1 << index) <= Math.max(GREATEST_RUNS, cost.runs(freed));
+        return cost.runs(freed | 1 << index) <= Math.max(greatestRuns, cost.runs(freed));
     }
 
     double costOf(int freed, int last, int index) {

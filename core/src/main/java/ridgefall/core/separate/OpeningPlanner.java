@@ -57,6 +57,9 @@ public final class OpeningPlanner {
     private static final double SHORTEST_S = 10;
     private static final int BENCHES = 10;
 
+    /** Of these; with more, a stop is passed or it takes too long on more than one in ten. */
+    private static final int MAY_FAIL = (int) Math.round((1 - Opening.KEPT_SHARE) * BENCHES);
+
     /** Benches followed before it is asked whether more are worth it. */
     private static final int AT_ONCE = 2;
 
@@ -427,10 +430,10 @@ public final class OpeningPlanner {
                     // Further from the cautions that hinders it more.
                     continue;
                 }
-                List<Outcome> followed = followed(tried, (int) Math.round((1 - Opening.KEPT_SHARE) * BENCHES));
-                if (keptShare(followed) < Opening.KEPT_SHARE) {
+                List<Outcome> followed = followed(tried, MAY_FAIL);
+                if (followed.stream().filter(outcome -> !outcome.kept()).count() > MAY_FAIL) {
                     left.add(tried.candidate());
-                } else if (seconds(followed).p90() <= Opening.LONGEST_S) {
+                } else if (followed.size() == BENCHES && seconds(followed).p90() <= Opening.LONGEST_S) {
                     return opening(tried, followed);
                 }
             }
@@ -439,8 +442,8 @@ public final class OpeningPlanner {
         return opening(best, followed(best, BENCHES));
     }
 
-    /** On plausible benches, as long as no more of them than some pass a stop. */
-    private List<Outcome> followed(Tried tried, int mayPass) {
+    /** On plausible benches, as long as no more of them than some pass a stop or take too long. */
+    private List<Outcome> followed(Tried tried, int mayFail) {
         Candidate candidate = tried.candidate();
         double againSeconds = tried.cuts().stream()
                 .flatMap(Cut::warmings)
@@ -456,7 +459,7 @@ public final class OpeningPlanner {
             benches.subList(from, Math.min(BENCHES, from + AT_ONCE)).parallelStream()
                     .map(bench -> followed(candidate, bench, againSeconds))
                     .forEachOrdered(followed::add);
-            if (followed.stream().filter(outcome -> !outcome.kept()).count() > mayPass) {
+            if (followed.stream().filter(Outcome::fails).count() > mayFail) {
                 break;
             }
         }
@@ -485,7 +488,11 @@ public final class OpeningPlanner {
                 tried.warmth().bench().nearestLimit());
     }
 
-    private record Outcome(boolean kept, double seconds) {}
+    private record Outcome(boolean kept, double seconds) {
+        boolean fails() {
+            return !kept || seconds > Opening.LONGEST_S;
+        }
+    }
 
     private Outcome followed(Candidate candidate, BenchRun bench, double againSeconds) {
         Bench inHand = new Followed(
@@ -543,7 +550,7 @@ public final class OpeningPlanner {
         long later = Math.round(opening.seconds() - first.seconds());
         if (!opening.feasible()) {
             reasons.add(hindrance(opening));
-            behindShield(opening.heat().source()).ifPresent(reasons::add);
+            behindShield(opening).ifPresent(reasons::add);
             reasons.add(first.feasible() ? "instead: with " + firstSource : wayOut());
         } else if (opening == first) {
             reasons.add("soonest open within the limits");
@@ -564,16 +571,18 @@ public final class OpeningPlanner {
         return reasons;
     }
 
-    /** Air that is too much for what lies inboard, or too little for the edge, does with less of it falling there. */
-    private Optional<String> behindShield(HeatSource source) {
-        if (!source.kind().air() || source.shielded() || !question.bearsShield()) {
+    /** Where it is too much for what lies inboard before the edge is warm; what is only slow is slower behind one. */
+    private Optional<String> behindShield(Opening opening) {
+        HeatSource source = opening.heat().source();
+        boolean tooMuch = opening.keptShare() < Opening.KEPT_SHARE || opening.cold();
+        if (!tooMuch || !source.kind().air() || source.shielded() || !question.bearsShield()) {
             return Optional.empty();
         }
         Opening with = best(question.planner(HeatPlanner.QUICK).best(List.of(source.behindShield())));
         return Optional.of(with)
                 .filter(Opening::feasible)
-                .map(opening -> "with a shield on the glass from {mm:" + Math.round(HeatSource.SHIELD_FROM_MM)
-                        + "} in, aimed at the frame's side: open in {s:" + Math.round(opening.seconds()) + "}");
+                .map(behind -> "with a shield on the glass from {mm:" + Math.round(HeatSource.SHIELD_FROM_MM)
+                        + "} in, aimed at the frame's side: open in {s:" + Math.round(behind.seconds()) + "}");
     }
 
     private String hindrance(Opening opening) {
