@@ -275,11 +275,7 @@ public final class Course {
             // In a wet bond a pick tells nothing of the hand.
             Optional<Double> bondC = SeparateState.of(state).wet()
                     ? Optional.empty()
-                    : OpeningPlanner.bondAtPickC(
-                            questionAtBench().after(Damage.harms(state)),
-                            List.copyOf(SeparateState.of(state).freed()),
-                            heat.soaksSinceOpened(),
-                            now);
+                    : OpeningPlanner.bondAtPickC(questionAtBench(), cutPlan(), heat.soaksSinceOpened(), now);
             return new HeatFact.PickTried(
                     pick.goesIn(), bondC.map(Course::tenth).orElse(null));
         } else if (fact instanceof DamageFact.MishapSeen seen && seen.positionMm() == null) {

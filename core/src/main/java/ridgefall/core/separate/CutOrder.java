@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import ridgefall.core.units.Allowed;
@@ -100,6 +101,50 @@ final class CutOrder {
             layer = next;
         }
         return walkBack(layers);
+    }
+
+    /**
+     * On in one direction from where the hand is, or from beside what comes last, without ever going back; nothing where that would
+     * make too many runs.
+     */
+    Optional<List<Integer>> straightOn(int freed, int last, boolean clockwise) {
+        List<Integer> order = new ArrayList<>();
+        int set = freed;
+        int at = last;
+        while (set != all) {
+            int next = nextOn(set, at, clockwise);
+            if (next < 0) {
+                return Optional.empty();
+            }
+            order.add(next);
+            set |= 1 << next;
+            at = next;
+        }
+        return Optional.of(order);
+    }
+
+    private int nextOn(int freed, int at, boolean clockwise) {
+        int count = cost.count();
+        int from = at < 0 ? besideTheLast(clockwise) : at;
+        for (int step = at < 0 ? 0 : 1; step <= count; step++) {
+            int index = Math.floorMod(clockwise ? from + step : from - step, count);
+            if (allowed(freed, index)) {
+                return index;
+            }
+        }
+        return -1;
+    }
+
+    /** Where one begins who means to come to it at the end. */
+    private int besideTheLast(boolean clockwise) {
+        int hinge = waiting.length == 0 ? 0 : waiting[0];
+        for (int i = 0; i < cost.count(); i++) {
+            int behind = clockwise ? cost.before(i) : cost.after(i);
+            if (CutCost.has(hinge, behind) && !CutCost.has(hinge, i)) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     private void extend(int set, Reach reach, Map<Integer, Reach> next) {

@@ -2,6 +2,7 @@ package ridgefall.core.separate;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -33,9 +34,10 @@ public final class CutPlanner {
     private CutPlanner() {}
 
     /**
-     * What is left to cut of a device, in the cheapest order.
+     * What is left to cut of a device, in some order.
      *
      * @param last the stretch that was freed last, or −1
+     * @param besideCuttingS what this order costs beside cutting: getting in and about, and its risk in seconds
      */
     record Round(
             DeviceProfile profile,
@@ -45,7 +47,8 @@ public final class CutPlanner {
             List<Stretch> stretches,
             int freed,
             int last,
-            List<Cut.Way> ways) {
+            List<Cut.Way> ways,
+            double besideCuttingS) {
         Turn turn() {
             return profile.edge().turn();
         }
@@ -74,27 +77,62 @@ public final class CutPlanner {
         }
     }
 
-    /** @param freedInOrder ids of stretches already free, the latest last */
+    /**
+     * In the cheapest order while all of the bond is alike.
+     *
+     * @param freedInOrder ids of stretches already free, the latest last
+     */
     static Round round(HeatQuestion question, List<String> freedInOrder) {
+        return rounds(question, freedInOrder).get(0);
+    }
+
+    /**
+     * That, and straight on in either direction: where warmth goes along with the pick, to stay beside it may be worth more. Which of
+     * them is best only the bench can say.
+     */
+    static List<Round> rounds(HeatQuestion question, List<String> freedInOrder) {
         List<Stretch> stretches = Stretch.along(question.profile(), question.cracks()).stream()
                 .map(stretch -> stretch.after(
                         question.harms(), question.profile().edge().turn()))
                 .toList();
         List<String> ids = stretches.stream().map(Stretch::id).toList();
-        int begun = 0;
+        int freed = 0;
         int last = -1;
         for (String id : freedInOrder) {
             last = ids.indexOf(id);
-            begun |= 1 << last;
+            freed |= 1 << last;
         }
+        CutOrder order = new CutOrder(stretches);
+        Set<List<Integer>> orders = new LinkedHashSet<>();
+        orders.add(order.from(freed, last).order());
+        order.straightOn(freed, last, true).ifPresent(orders::add);
+        order.straightOn(freed, last, false).ifPresent(orders::add);
+        List<Round> rounds = new ArrayList<>();
+        for (List<Integer> one : orders) {
+            rounds.add(round(question, stretches, freed, last, one));
+        }
+        return rounds;
+    }
+
+    private static Round round(
+            HeatQuestion question, List<Stretch> stretches, int begun, int lastBegun, List<Integer> order) {
         CutCost cost = new CutCost(stretches);
         List<Cut.Way> ways = new ArrayList<>();
         int freed = begun;
-        for (int index : new CutOrder(stretches).from(begun, last).order()) {
+        int last = lastBegun;
+        double besideCuttingS = 0;
+        for (int i = 0; i < order.size(); i++) {
+            int index = order.get(i);
             boolean entry = cost.entry(freed, index);
-            boolean clockwise = entry || CutCost.has(freed, cost.before(index));
+            // From a new entry towards what comes next.
+            boolean backwards = i + 1 < order.size() && order.get(i + 1) == cost.before(index);
+            // On from where the hand is, also where both sides of it are free.
+            boolean onwards = CutCost.has(freed, cost.before(index)) && last != cost.after(index);
+            boolean clockwise = entry ? !backwards : onwards;
             ways.add(new Cut.Way(stretches.get(index), clockwise, entry));
+            besideCuttingS += cost.of(freed, last, index) - cost.cutSeconds(index);
             freed |= 1 << index;
+            last = index;
         }
         return new Round(
                 question.profile(),
@@ -103,8 +141,9 @@ public final class CutPlanner {
                 question.cutting(),
                 stretches,
                 begun,
-                last,
-                ways);
+                lastBegun,
+                ways,
+                besideCuttingS);
     }
 
     /**

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.Bench;
 import ridgefall.core.heat.BenchRun;
 import ridgefall.core.heat.BenchRun.Act;
@@ -69,11 +70,14 @@ public final class OpeningPlanner {
     private static final int LOOKED_AT = 3;
 
     private final HeatQuestion question;
+    private final List<CutPlanner.Round> rounds;
+    /** In the cheapest order while all of the bond is alike. */
     private final CutPlanner.Round round;
 
     private OpeningPlanner(HeatQuestion question) {
         this.question = question;
-        this.round = CutPlanner.round(question, List.of());
+        this.rounds = CutPlanner.rounds(question, List.of());
+        this.round = rounds.get(0);
     }
 
     /**
@@ -157,10 +161,10 @@ public final class OpeningPlanner {
         boolean air = heat.source().kind().air();
         Setup setup = air ? heat.source().usual(heat.settingC(), Sweep.STRETCH_BY_STRETCH) : heat.setup();
         Candidate candidate =
-                new Candidate(heat, air ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
+                planner.candidate(heat, air ? 0 : wholeSteps(heat.soakSeconds()), means(heat.source(), setup));
         Tried tried = planner.tried(candidate, planner.firstLook(candidate), Double.POSITIVE_INFINITY);
         double seconds = tried.seconds();
-        CutPlan cut = CutPlanner.plan(planner.round, tried.cuts(), null, air(question, candidate.means()));
+        CutPlan cut = CutPlanner.plan(candidate.round(), tried.cuts(), null, air(question, candidate.means()));
         return new Opening(
                 heat,
                 candidate.soakSeconds() == 0,
@@ -195,12 +199,30 @@ public final class OpeningPlanner {
             List<Cut> cuts = round.cut(BenchWarmth.wet(bench, round.turn(), round.cutting(), begun.means()));
             return CutPlanner.plan(round, cuts, null, null);
         }
+        return CutPlanner.rounds(question, freedInOrder).stream()
+                .map(one -> onward(question, begun, one, soaks, now))
+                .min(Comparator.comparingDouble(Onward::cost))
+                .orElseThrow()
+                .plan();
+    }
+
+    private record Onward(CutPlan plan, double cost) {
+        static Onward of(CutPlanner.Round round, List<Cut> cuts, Warming again, CutPlan.Air air) {
+            CutPlan plan = CutPlanner.plan(round, cuts, again, air);
+            double coldMm = cuts.stream().mapToDouble(Cut::coldMm).sum();
+            return new Onward(plan, plan.totalSeconds() + COLD_S_PER_MM * coldMm + round.besideCuttingS());
+        }
+    }
+
+    private static Onward onward(
+            HeatQuestion question, Opening begun, CutPlanner.Round round, List<Soak> soaks, Instant now) {
+        CutPlan.Air air = air(question, begun.means());
         if (BenchRun.forgotten(soaks, now) && !begun.stretches()) {
             Warming all = new Warming(
                     begun.heat().source(), begun.heat().setup(), begun.heat().soakSeconds());
             BenchWarmth warmth = planned(round, BenchRun.usual(question, all.source()), begun.means());
             warmth.first(new Act(all.source(), all.setup(), all.seconds()));
-            return CutPlanner.plan(round, Cut.warmedFirst(round.cut(warmth), all), all, air(question, begun.means()));
+            return Onward.of(round, Cut.warmedFirst(round.cut(warmth), all), all, air);
         }
         BenchRun bench = soaks.isEmpty()
                 ? BenchRun.usual(question, begun.heat().source())
@@ -210,20 +232,22 @@ public final class OpeningPlanner {
         boolean helps = again.isPresent()
                 && round.mmPerSAtPick(bench) < Cutting.SLOWEST_MM_PER_S
                 && round.mmPerSAtPick(warmer) > WORTH_IT * Cutting.SLOWEST_MM_PER_S;
-        return CutPlanner.plan(
-                round,
-                round.cut(planned(round, bench, begun.means())
-                        .warmedSince(helps ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now), airOn(soaks))),
-                again.orElse(null),
-                air(question, begun.means()));
+        BenchWarmth warmth = planned(round, bench, begun.means())
+                .warmedSince(helps ? Double.POSITIVE_INFINITY : BenchRun.offSeconds(soaks, now), airOn(soaks));
+        return Onward.of(round, round.cut(warmth), again.orElse(null), air);
     }
 
-    /** As warm as the bond is reckoned to be where the pick is, °C; nothing where all is free or it was never warmed. */
-    public static Optional<Double> bondAtPickC(
-            HeatQuestion question, List<String> freedInOrder, List<Soak> soaks, Instant now) {
-        return soaks.isEmpty()
-                ? Optional.empty()
-                : CutPlanner.round(question, freedInOrder).pickAtMm().map(BenchRun.asOf(question, soaks, now)::bondC);
+    /** As warm as the bond is reckoned to be where the pick goes next, °C; nothing where all is free or it was never warmed. */
+    public static Optional<Double> bondAtPickC(HeatQuestion question, CutPlan way, List<Soak> soaks, Instant now) {
+        if (soaks.isEmpty() || way.moves().isEmpty()) {
+            return Optional.empty();
+        }
+        CutPlan.Move next = way.moves().get(0);
+        EdgeInterval where = way.stretch(next.stretchId()).where();
+        double atMm = next.clockwise()
+                ? where.fromMm()
+                : question.profile().edge().turn().end(where);
+        return Optional.of(BenchRun.asOf(question, soaks, now).bondC(atMm));
     }
 
     private static boolean airOn(List<Soak> soaks) {
@@ -244,10 +268,19 @@ public final class OpeningPlanner {
     }
 
     /** What is done first, and what again and again. */
-    private record Candidate(HeatPlan heat, double soakSeconds, Means means) {
+    private record Candidate(HeatPlan heat, double soakSeconds, Means means, CutPlanner.Round round) {
         Candidate by(Means other) {
-            return new Candidate(heat, soakSeconds, other);
+            return new Candidate(heat, soakSeconds, other, round);
         }
+
+        Candidate by(CutPlanner.Round other) {
+            return new Candidate(heat, soakSeconds, means, other);
+        }
+    }
+
+    /** For a first look: with air beside the pick straight on, else in the order that is cheapest by itself. */
+    private Candidate candidate(HeatPlan heat, double soakSeconds, Means means) {
+        return new Candidate(heat, soakSeconds, means, means.air() ? rounds.get(rounds.size() - 1) : round);
     }
 
     private record Tried(Candidate candidate, List<Cut> cuts, BenchWarmth warmth) {
@@ -274,7 +307,10 @@ public final class OpeningPlanner {
         double cost() {
             return warmth.givenUp()
                     ? Double.POSITIVE_INFINITY
-                    : seconds() + COLD_S_PER_MM * coldMm() + (candidate.means().air() && air() > 0 ? BOTH_HANDS_S : 0);
+                    : seconds()
+                            + candidate.round().besideCuttingS()
+                            + COLD_S_PER_MM * coldMm()
+                            + (candidate.means().air() && air() > 0 ? BOTH_HANDS_S : 0);
         }
     }
 
@@ -305,10 +341,10 @@ public final class OpeningPlanner {
                 ? byAir(heat.source())
                         .flatMap(means -> DoubleStream.of(soak, 0)
                                 .filter(s -> s <= LONGEST_ROUND_S)
-                                .mapToObj(s -> new Candidate(heat, s, means)))
+                                .mapToObj(s -> candidate(heat, s, means)))
                         .toList()
                 : again(heat)
-                        .flatMap(means -> soaks(soak, means.air()).mapToObj(s -> new Candidate(heat, s, means)))
+                        .flatMap(means -> soaks(soak, means.air()).mapToObj(s -> candidate(heat, s, means)))
                         .toList();
         return new Search().among(begun);
     }
@@ -396,7 +432,7 @@ public final class OpeningPlanner {
     private Tried tried(Candidate candidate, BenchRun bench, double giveUpS) {
         BenchWarmth warmth = BenchWarmth.planned(bench, round.turn(), round.cutting(), candidate.means(), giveUpS);
         warmth.first(soak(candidate));
-        return new Tried(candidate, round.cut(warmth), warmth);
+        return new Tried(candidate, candidate.round().cut(warmth), warmth);
     }
 
     private BenchRun firstLook(Candidate candidate) {
@@ -417,10 +453,8 @@ public final class OpeningPlanner {
         List<Candidate> left = candidates;
         for (double away : SHORT_OF_CAUTION_K) {
             List<Tried> soonestFirst = left.parallelStream()
-                    .map(candidate -> tried(
-                            candidate.by(candidate.means().keeping(away)),
-                            BenchRun.usual(question, candidate.heat().source()),
-                            Double.POSITIVE_INFINITY))
+                    .map(candidate ->
+                            inItsBestOrder(candidate.by(candidate.means().keeping(away))))
                     .sorted(Comparator.comparing(Tried::cost))
                     .toList();
             looked.addAll(soonestFirst);
@@ -440,6 +474,14 @@ public final class OpeningPlanner {
         }
         Tried best = looked.stream().min(Comparator.comparing(Tried::cost)).orElseThrow();
         return opening(best, followed(best, BENCHES));
+    }
+
+    private Tried inItsBestOrder(Candidate candidate) {
+        return rounds.stream()
+                .map(candidate::by)
+                .map(one -> tried(one, BenchRun.usual(question, one.heat().source()), Double.POSITIVE_INFINITY))
+                .min(Comparator.comparing(Tried::cost))
+                .orElseThrow();
     }
 
     /** On plausible benches, as long as no more of them than some pass a stop or take too long. */
@@ -476,7 +518,7 @@ public final class OpeningPlanner {
 
     private Opening opening(Tried tried, List<Outcome> followed) {
         Candidate candidate = tried.candidate();
-        CutPlan cut = CutPlanner.plan(round, tried.cuts(), null, air(question, candidate.means()));
+        CutPlan cut = CutPlanner.plan(candidate.round(), tried.cuts(), null, air(question, candidate.means()));
         return new Opening(
                 begun(candidate, cut),
                 candidate.soakSeconds() == 0,
@@ -500,7 +542,7 @@ public final class OpeningPlanner {
         BenchWarmth warmth =
                 BenchWarmth.followed(inHand, round.turn(), round.cutting(), candidate.means(), againSeconds);
         warmth.first(soak(candidate));
-        List<Cut> cuts = round.cut(warmth);
+        List<Cut> cuts = candidate.round().cut(warmth);
         return new Outcome(
                 bench.keptStops(),
                 candidate.soakSeconds()
@@ -537,7 +579,8 @@ public final class OpeningPlanner {
 
     private static Candidate shorter(Candidate candidate, double share) {
         double soak = candidate.soakSeconds();
-        return new Candidate(candidate.heat(), soak == 0 ? 0 : wholeSteps(soak * share), candidate.means());
+        return new Candidate(
+                candidate.heat(), soak == 0 ? 0 : wholeSteps(soak * share), candidate.means(), candidate.round());
     }
 
     private static double wholeSteps(double seconds) {

@@ -239,7 +239,11 @@ class CourseTest {
     void whereAToolWentWrongItIsCutShallowerAndWithItsNeighboursOpen() {
         Journey journey = gonePartlyCold();
         CutPlan before = journey.course().cutPlan();
-        Stretch next = before.stretch(before.moves().get(0).stretchId());
+        Stretch next = before.moves().stream()
+                .map(move -> before.stretch(move.stretchId()))
+                .filter(stretch -> stretch.depthMm() > 2)
+                .findFirst()
+                .orElseThrow();
         double there = Journey.QUIRE.edge().turn().middle(next.where());
         journey.append(new DamageFact.MishapSeen(DamageFact.Mishap.TOO_DEEP, there));
         CutPlan after = journey.course().cutPlan();

@@ -93,6 +93,29 @@ class CutOrderTest {
         assertThat(new CutOrder(stretches).from(freed, 6).order()).hasSize(5);
     }
 
+    /** Never back: each is the next in that direction of those that may be cut by then. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void straightOnItGoesRoundInOneDirectionWithTheHingeLast(boolean clockwise) {
+        int count = 11;
+        List<Stretch> stretches = random(new Random(7), count, 3);
+        CutOrder order = new CutOrder(stretches);
+        List<Integer> way = order.straightOn(0, -1, clockwise).orElseThrow();
+        assertThat(way).hasSize(count).doesNotHaveDuplicates();
+        assertThat(way.subList(count - 3, count))
+                .allMatch(index -> stretches.get(index).hinge());
+        int turned = 0;
+        int freed = 0;
+        for (int i = 0; i < count; i++) {
+            assertThat(order.allowed(freed, way.get(i))).isTrue();
+            freed |= 1 << way.get(i);
+            turned += i == 0
+                    ? 0
+                    : Math.floorMod(clockwise ? way.get(i) - way.get(i - 1) : way.get(i - 1) - way.get(i), count);
+        }
+        assertThat(turned).as("once round").isLessThan(count);
+    }
+
     @Test
     void twentyFourStretchesAreStillPlannedWhole() {
         assertThat(new CutOrder(random(new Random(1), 24, 4)).from(0, -1).order())

@@ -109,7 +109,12 @@ final class ForeignBenches {
     }
 
     private static Outcome followed(HeatQuestion question, Opening opening, Random random) {
-        CutPlanner.Round round = CutPlanner.round(question, List.of());
+        CutPlanner.Round round = CutPlanner.rounds(question, List.of()).stream()
+                .filter(one -> ids(one).equals(opening.cut().moves().stream()
+                        .map(CutPlan.Move::stretchId)
+                        .toList()))
+                .findFirst()
+                .orElseThrow();
         ForeignBench bench = ForeignBench.drawn(question, random);
         double creeps = Math.exp(CREEP_SIGMA * random.nextGaussian());
         HeatSource source = opening.heat().source();
@@ -133,6 +138,10 @@ final class ForeignBenches {
         boolean opened = seconds <= LONGEST_S
                 && went.leftMm() <= COLD_SHARE * round.turn().lengthMm();
         return new Outcome(source, false, bench.passed(), opened, opened && !dry, opening.seconds() / 60, seconds / 60);
+    }
+
+    private static List<String> ids(CutPlanner.Round round) {
+        return round.ways().stream().map(way -> way.stretch().id()).toList();
     }
 
     /** One way along what is left: what came free, and what was too cold for it. */

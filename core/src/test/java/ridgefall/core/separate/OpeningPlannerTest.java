@@ -113,6 +113,17 @@ class OpeningPlannerTest {
         assertThat(dryer.heat().because()).isNotEmpty();
     }
 
+    /** Air warms what is beside it: whoever goes to and fro leaves that behind, and warms the next from cold. */
+    @Test
+    void whereAirGoesAlongThePickStaysBesideWhatItHasWarmed() {
+        Opening plate = by("plate-1", ranked("sillery-satchel-7"));
+        assertThat(plate.airOnTheWay()).isTrue();
+        assertThat(plate.cut().moves().stream().filter(Move::newEntry)).hasSize(1);
+        assertThat(plate.cut().moves())
+                .extracting(Move::clockwise)
+                .containsOnly(plate.cut().moves().get(0).clockwise());
+    }
+
     /** Bare it passes the display's stop over foam tape on most benches. */
     @Test
     void aFineNozzleThatIsRefusedSaysWhatAShieldDoes() {
