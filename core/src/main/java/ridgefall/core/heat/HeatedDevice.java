@@ -24,9 +24,6 @@ record HeatedDevice(
         Cutting cutting,
         double roomC,
         HeatLimits limits) {
-    /** Below this conductivity a frame is plastic, and its bezel faces the source. */
-    private static final double PLASTIC_W_PER_MK = 1;
-
     /** How much hotter glass is over a gap than the panel's edge under air, on the safe side. */
     private static final double ACROSS_GAP_K = 20;
 
@@ -90,6 +87,6 @@ record HeatedDevice(
     }
 
     static boolean plasticBezel(HeatStack stack) {
-        return stack.ledge().conductivityWPerMK() < PLASTIC_W_PER_MK;
+        return stack.plasticLedge();
     }
 }

@@ -45,9 +45,21 @@ public record PickedEdge(double glassMm, double bondMm, double bondWidthMm, doub
 
     /** What a hand feels that pushes a pick along: the cut, and the glass that rides on it. */
     public double pushN(double pickMm) {
+        return tearNPerMm * PICK_WIDTH_MM + 2 * FRICTION * pushUpN(pickMm);
+    }
+
+    /** What the glass presses a pick down with, and the ledge under it. */
+    private double pushUpN(double pickMm) {
         double reach = Math.pow(72 * stiffnessNMm2() * lift(pickMm) / plateauNPerMm(), 0.25);
-        double pushUp = 4 * plateauNPerMm() * reach / 3;
-        return tearNPerMm * PICK_WIDTH_MM + 2 * FRICTION * pushUp;
+        return 4 * plateauNPerMm() * reach / 3;
+    }
+
+    /**
+     * Bending stress of the ledge where it grows out of the frame, a pick resting on its middle: a short cantilever, as much of it
+     * in effect as of the glass.
+     */
+    public double ledgeMPa(double pickMm, double ledgeMm) {
+        return 6 * pushUpN(pickMm) * bondWidthMm / 2 / (BEAM_MM * ledgeMm * ledgeMm);
     }
 
     /** The thickest pick that the glass bears with nothing free beside it; infinite where the bond tears sooner. */

@@ -37,6 +37,9 @@ public record HeatStack(
 
     private static final double LEAST_BATTERY_SHARE = 0.01;
 
+    /** Below this conductivity a frame is plastic. */
+    private static final double PLASTIC_W_PER_MK = 1;
+
     public HeatStack {
         Allowed.between("areaMm2", areaMm2, 25, 1e6, "mm²");
         Allowed.between("perimeterMm", perimeterMm, 15, 4000, "mm");
@@ -136,5 +139,10 @@ public record HeatStack(
                 rimShare,
                 bodyJPerKgK * bodyHeat,
                 rimToBackWPerMK * rimToBack);
+    }
+
+    /** Whether the frame is moulded: its bezel faces the source, and a pick rests on plastic. */
+    public boolean plasticLedge() {
+        return ledge.conductivityWPerMK() < PLASTIC_W_PER_MK;
     }
 }

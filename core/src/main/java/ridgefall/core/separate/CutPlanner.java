@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoublePredicate;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Turn;
 import ridgefall.core.heat.BenchRun;
@@ -13,8 +14,10 @@ import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.material.Cutting;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.material.Glass;
+import ridgefall.core.material.Moulding;
 import ridgefall.core.material.PickedEdge;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.HeatStack;
 import ridgefall.core.separate.CutPlan.Move;
 
 /** Turns the cheapest order into moves a hand can follow. */
@@ -170,7 +173,8 @@ public final class CutPlanner {
                     cut.coldestC());
             Glass.Condition glass = glass(stretch, round.condition(), round.cracks());
             double allowedMPa = glass.allowedMPa();
-            Double pick = pick(edge.thickestPickMm(allowedMPa));
+            Double pick = pick(mm ->
+                    mm <= edge.thickestPickMm(allowedMPa) && ledgeBears(profile.heat(), edge, mm, cut.coldestC()));
             Double wedge = wedge(stretches, cost, freed, index);
             freed |= 1 << index;
             moves.add(new Move(
@@ -211,12 +215,14 @@ public final class CutPlanner {
         return marked ? Glass.Condition.WORN_EDGE : condition.glass();
     }
 
-    private static Double pick(double thickestMm) {
-        return Arrays.stream(PICKS_MM)
-                .filter(pick -> pick <= thickestMm)
-                .boxed()
-                .findFirst()
-                .orElse(null);
+    /** A pick rests on the ledge: a moulded one gives before the glass does, the sooner the warmer it is. */
+    private static boolean ledgeBears(HeatStack stack, PickedEdge edge, double pickMm, double bondC) {
+        return !stack.plasticLedge()
+                || edge.ledgeMPa(pickMm, stack.ledge().thicknessMm()) <= Moulding.allowedMPa(bondC);
+    }
+
+    private static Double pick(DoublePredicate bears) {
+        return Arrays.stream(PICKS_MM).filter(bears).boxed().findFirst().orElse(null);
     }
 
     private static Double rise(double mm) {

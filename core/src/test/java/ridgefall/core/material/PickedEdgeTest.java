@@ -52,6 +52,21 @@ class PickedEdgeTest {
         assertThat(under(0.7).thickestPickMm(Condition.CRACKED.allowedMPa())).isBetween(0.2, 0.25);
     }
 
+    /** By hand: at 60 °C the bead's plateau on 2.4 mm presses 45 N on a 0.5 mm pick; 6 · 45.3 · 1.2 / (15 · 1.44). */
+    @Test
+    void aMouldedLedgeGivesUnderAThickPickWhileItIsCool() {
+        Sheet bead = new Sheet(0.3, 0.2, 1.8e6, 1000);
+        Sheet glass = new Sheet(0.7, 1, 2.05e6, 2480);
+        PickedEdge warm = PickedEdge.of(glass, bead, 2.4, Adhesive.RUBBERY_BEAD, 60);
+        PickedEdge cold = PickedEdge.of(glass, bead, 2.4, Adhesive.RUBBERY_BEAD, 25);
+        assertThat(warm.ledgeMPa(0.5, 1.2)).isLessThan(Moulding.allowedMPa(60));
+        assertThat(cold.ledgeMPa(0.5, 1.2)).isGreaterThan(Moulding.allowedMPa(25));
+        double pushUp = (warm.pushN(0.5) - warm.pushN(0)) / 0.5;
+        assertThat(warm.ledgeMPa(0.5, 1.2)).isCloseTo(6 * pushUp * 1.2 / (15 * 1.44), within(1e-9));
+        assertThat(Moulding.allowedMPa(23)).isEqualTo(34);
+        assertThat(Moulding.allowedMPa(105)).isZero();
+    }
+
     @Test
     void theThickestPickBendsTheGlassJustAsFarAsItMay() {
         double allowed = Condition.WORN_EDGE.allowedMPa();

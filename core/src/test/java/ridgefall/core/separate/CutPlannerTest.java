@@ -48,6 +48,26 @@ class CutPlannerTest {
         assertThat(stretches).hasSizeLessThanOrEqualTo(CutOrder.GREATEST_STRETCHES);
     }
 
+    /** Warm, a moulded bezel bears the pick that the glass bears; cold the glue presses it down harder than it holds. */
+    @Test
+    void overAMouldedBezelTheColdBondTakesAThinnerPick() {
+        assertThat(thickestPickMm("sillery-satchel-7", 70)).isEqualTo(0.8);
+        assertThat(thickestPickMm("sillery-satchel-7", 30))
+                .isLessThan(0.5)
+                .isLessThan(thickestPickMm("brackenholt-tarn-10", 30));
+    }
+
+    private static double thickestPickMm(String device, double bondC) {
+        CutPlanner.Round round = CutPlanner.round(
+                new HeatQuestion(
+                        ShippedBook.profile(device), FrontCondition.INTACT, List.of(), List.of(), HeatSource.bench()),
+                List.of());
+        return CutPlanner.plan(round, round.cut(new LinearWarmth(bondC, 0)), null, null).moves().stream()
+                .mapToDouble(Move::pickMm)
+                .max()
+                .orElseThrow();
+    }
+
     @Test
     void theHingeIsFreedLastAndTheCablesOnItLastOfAll() {
         CutPlan plan = plan(List.of());
