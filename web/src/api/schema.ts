@@ -1837,6 +1837,7 @@ export interface components {
       hidden: boolean;
       /** @enum {string} */
       lie: "NOW" | "OVER_IT" | "IN" | "OUT" | "STAYS_EMPTY";
+      fits: components["schemas"]["ScrewFitView"][];
     };
     LyingPartView: {
       id: string;
@@ -1864,6 +1865,13 @@ export interface components {
       screws: components["schemas"]["ScrewKind"][];
       plugs: components["schemas"]["LyingPlugView"][];
       onTheWay: string[];
+    };
+    ScrewFitView: {
+      /** Format: int32 */
+      kind: number;
+      /** @enum {string} */
+      verdict: "FITS" | "TOO_LONG" | "TOO_SHORT" | "OTHER_THREAD";
+      words: string;
     };
     ScrewKind: {
       words: string;
@@ -5527,6 +5535,9 @@ export const lyingPartViewLieValues: ReadonlyArray<
 export const lyingPlugViewLieValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LyingPlugView"]["lie"]
 > = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];
+export const screwFitViewVerdictValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewFitView"]["verdict"]
+> = ["FITS", "TOO_LONG", "TOO_SHORT", "OTHER_THREAD"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];

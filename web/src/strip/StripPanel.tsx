@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { api, type Schemas, unwrap } from "@/api/client";
+import { type MouseEvent, useState } from "react";
+import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { pathAlong } from "@/edge/geometry";
 import { TurnButtons } from "@/edge/TurnButtons";
@@ -10,14 +11,15 @@ import { JournalPanel } from "@/job/JournalPanel";
 import { useUnits } from "@/session/useSession";
 import { useSize } from "@/ui/useSize";
 import { say } from "@/units/units";
+import { type Hole, HoleFits, type Strip } from "./HoleFits";
 import { ScrewMark } from "./ScrewMark";
 
-type Strip = Schemas["OpenDeviceView"];
 type Lie = Strip["plugs"][number]["lie"];
 
 /** The open device to scale: lit is what the hand is at, hatched what lies over it and comes off first. */
 export function StripPanel({ job, view, onView }: PanelProps) {
   const units = useUnits();
+  const [holeId, setHoleId] = useState<string | null>(null);
   const edge = useEdge(job.id, view).data;
   const { data: strip } = useQuery({
     queryKey: keys.station(job.id, "strip", job.seq, view),
@@ -36,14 +38,17 @@ export function StripPanel({ job, view, onView }: PanelProps) {
   const screwsNow = strip.holes.some((hole) => hole.lie === "NOW");
   const plug = strip.plugs.find((one) => one.lie === "NOW");
   const part = strip.parts.find((one) => one.lie === "NOW");
+  const hole = strip.holes.find((one) => one.id === holeId);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <div className="min-h-0 flex-1">
-        <OpenDevice edge={edge} strip={strip} />
+        <OpenDevice edge={edge} strip={strip} chosen={holeId} onHole={setHoleId} />
       </div>
       <div className="flex min-h-24 items-start gap-4">
         <div className="min-w-0 flex-1 leading-snug">
-          {screwsNow ? (
+          {hole ? (
+            <HoleFits screws={strip.screws} hole={hole} units={units} onClose={() => setHoleId(null)} />
+          ) : screwsNow ? (
             <ul className="flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="Screws by kind">
               {strip.screws.map(
                 (kind, i) =>
@@ -71,7 +76,10 @@ export function StripPanel({ job, view, onView }: PanelProps) {
               First off: <b>{strip.onTheWay.join(", then ")}</b>
             </p>
           )}
-          {screwsNow && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (
+          {!hole && strip.holes.length > 0 && (
+            <p className="text-quiet">Tap a hole: which screw goes in, and what the others would do.</p>
+          )}
+          {screwsNow && !hole && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (
             <p className="text-quiet">A crossed ring stays empty until a later layer is back.</p>
           )}
         </div>
@@ -83,7 +91,20 @@ export function StripPanel({ job, view, onView }: PanelProps) {
 
 const MARGIN_PX = 23;
 
-function OpenDevice({ edge, strip }: { edge: Edge; strip: Strip }) {
+/** A finger in a glove hits beside what it means, in px. */
+const FINGER_PX = 40;
+
+function OpenDevice({
+  edge,
+  strip,
+  chosen,
+  onHole,
+}: {
+  edge: Edge;
+  strip: Strip;
+  chosen: string | null;
+  onHole: (id: string) => void;
+}) {
   const [box, size] = useSize<HTMLDivElement>({ width: 640, height: 360 });
   // Letters and marks keep their size on the screen, whether it is a watch or a large tablet: mm per px.
   const px = Math.max(
@@ -100,7 +121,13 @@ function OpenDevice({ edge, strip }: { edge: Edge; strip: Strip }) {
       <svg
         viewBox={`${-margin} ${-margin} ${edge.widthMm + 2 * margin} ${edge.heightMm + 2 * margin}`}
         className="h-full w-full select-none"
-        role="img"
+        role="group"
+        onClick={(event) => {
+          const near = nearest(event, strip.holes);
+          if (near && near.apartMm < FINGER_PX * px) {
+            onHole(near.hole.id);
+          }
+        }}
         aria-label="The open device with what comes off now"
       >
         <defs>
@@ -165,8 +192,22 @@ function OpenDevice({ edge, strip }: { edge: Edge; strip: Strip }) {
             ),
         )}
         {strip.holes.map((hole) => (
-          <g key={hole.id} transform={`translate(${hole.at.x} ${hole.at.y}) scale(${px})`}>
-            <title>{hole.id}</title>
+          <g
+            key={hole.id}
+            transform={`translate(${hole.at.x} ${hole.at.y}) scale(${px})`}
+            role="button"
+            tabIndex={0}
+            aria-label={`Hole ${hole.id}`}
+            aria-pressed={hole.id === chosen}
+            onKeyDown={(event) => {
+              if (event.key === "Enter" || event.key === " ") {
+                event.preventDefault();
+                event.stopPropagation();
+                onHole(hole.id);
+              }
+            }}
+          >
+            {hole.id === chosen && <circle r={13} fill="none" stroke="var(--ink)" strokeWidth={3} />}
             <ScrewMark
               kind={hole.kind}
               r={hole.lie === "NOW" ? 7 : 5}
@@ -179,6 +220,21 @@ function OpenDevice({ edge, strip }: { edge: Edge; strip: Strip }) {
       </svg>
     </div>
   );
+}
+
+/** The hole nearest to a tap, in the drawing's own mm. */
+function nearest(event: MouseEvent<SVGSVGElement>, holes: Hole[]) {
+  const matrix = event.currentTarget.getScreenCTM()?.inverse();
+  if (!matrix) {
+    return null;
+  }
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  return holes
+    .map((hole) => ({ hole, apartMm: Math.hypot(hole.at.x - at.x, hole.at.y - at.y) }))
+    .reduce<{ hole: Hole; apartMm: number } | null>(
+      (best, one) => (best === null || one.apartMm < best.apartMm ? one : best),
+      null,
+    );
 }
 
 const FILLS: Record<Lie, string> = {

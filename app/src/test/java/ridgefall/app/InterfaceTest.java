@@ -13,7 +13,10 @@ import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -48,6 +51,19 @@ class InterfaceTest {
         }
         JsonNode committed = Client.JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
         assertThat(committed).isEqualTo(generated);
+    }
+
+    /** The description calls a type by its simple name: of two it would keep one, and nobody would be told. */
+    @Test
+    void noTwoViewsHaveOneName() throws IOException {
+        Pattern view = Pattern.compile("record (\\w+View)\\(");
+        List<String> names = new ArrayList<>();
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                view.matcher(Files.readString(file)).results().forEach(found -> names.add(found.group(1)));
+            }
+        }
+        assertThat(names).hasSizeGreaterThan(20).doesNotHaveDuplicates();
     }
 
     static Stream<Path> journals() throws IOException {

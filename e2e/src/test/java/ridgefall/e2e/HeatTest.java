@@ -53,7 +53,7 @@ class HeatTest {
         bench.skipTo("heat.soak");
         bench.click("Sources and recipes");
         bench.clickIn("Plate 1", "Take");
-        bench.awaitText("Hot air gun");
+        bench.awaitText("while you cut");
         bench.click("Start with this");
         bench.awaitText("Soaking on Plate 1");
         bench.tap("1");

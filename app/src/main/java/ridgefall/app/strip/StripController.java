@@ -1,6 +1,7 @@
 package ridgefall.app.strip;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -20,6 +21,7 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Inside;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.strip.ScrewFit;
 import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Lie;
 
@@ -45,8 +47,14 @@ class StripController {
             @Schema(nullable = true) List<SeenAt> corners,
             Lie lie) {}
 
-    /** @param kind screws that look alike, from 0, the most of them first */
-    record HoleView(String id, SeenAt at, int kind, boolean hidden, Lie lie) {}
+    /** What a screw of some kind would do in a hole. */
+    record ScrewFitView(int kind, ScrewFit.Verdict verdict, String words) {}
+
+    /**
+     * @param kind screws that look alike, from 0, the most of them first
+     * @param fits what each kind of this device's would do in it
+     */
+    record HoleView(String id, SeenAt at, int kind, boolean hidden, Lie lie, List<ScrewFitView> fits) {}
 
     /** @param out how many of them come out */
     record ScrewKind(String words, int out, int hidden) {}
@@ -89,7 +97,8 @@ class StripController {
                                 place(new Point(hole.screw().xMm(), hole.screw().yMm()), edge, view),
                                 kinds.indexOf(words(hole.screw())),
                                 hole.screw().hidden(),
-                                hole.lie()))
+                                hole.lie(),
+                                fits(hole.screw(), kinds, map)))
                         .toList(),
                 kinds.stream().map(kind -> kind(kind, map)).toList(),
                 map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
@@ -154,6 +163,21 @@ class StripController {
 
     private static long count(List<String> all, String kind) {
         return all.stream().filter(kind::equals).count();
+    }
+
+    private static List<ScrewFitView> fits(Screw hole, List<String> kinds, StripMap map) {
+        List<ScrewFitView> fits = new ArrayList<>();
+        for (int kind = 0; kind < kinds.size(); kind++) {
+            String words = kinds.get(kind);
+            Screw driven = map.holes().stream()
+                    .map(StripMap.Hole::screw)
+                    .filter(screw -> words(screw).equals(words))
+                    .findFirst()
+                    .orElseThrow();
+            ScrewFit fit = ScrewFit.of(hole, driven);
+            fits.add(new ScrewFitView(kind, fit.verdict(), fit.words()));
+        }
+        return fits;
     }
 
     private static ScrewKind kind(String kind, StripMap map) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,6 +27,7 @@ import ridgefall.core.gate.Planning.CutQuestion;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
@@ -386,7 +388,9 @@ public final class Course {
                 : rooms.stream()
                         .flatMap(room -> room.steps(profile, state).stream())
                         .toList();
-        return FactWords.of(profile, named, rooms, CLOCKS, journal);
+        Map<String, String> sources =
+                planning.sources().stream().collect(Collectors.toMap(HeatSource::id, HeatSource::name));
+        return FactWords.of(profile, named, rooms, CLOCKS, sources, journal);
     }
 
     /** What goes with the device at hand-over. */

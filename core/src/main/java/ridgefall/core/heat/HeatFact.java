@@ -105,7 +105,7 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
 
         @Override
         public String words(FactWords told) {
-            return (sweep == Sweep.FACE ? "Laid on " : "Warmed with ") + sourceId.replace('-', ' ') + " at {C:"
+            return (sweep == Sweep.FACE ? "Laid on " : "Warmed with ") + told.source(sourceId) + " at {C:"
                     + settingC + "} for {s:" + seconds + "}"
                     + switch (sweep) {
                         case FACE -> "";

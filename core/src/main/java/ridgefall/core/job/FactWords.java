@@ -13,11 +13,16 @@ import ridgefall.core.profile.DeviceProfile;
  * What facts need to know to say themselves.
  *
  * @param titles of steps and of what else a lead may sign off, by id
+ * @param sources what the bench calls what it warms with, by id
  * @param timers what clocks are about, by kind
  * @param facts of the job, by number
  */
 public record FactWords(
-        DeviceProfile profile, Map<String, String> titles, Map<String, String> timers, Map<Long, Fact> facts) {
+        DeviceProfile profile,
+        Map<String, String> titles,
+        Map<String, String> sources,
+        Map<String, String> timers,
+        Map<Long, Fact> facts) {
 
     /**
      * @param steps of the job's course: facts that answer one are named by its title
@@ -28,13 +33,14 @@ public record FactWords(
             List<Step> steps,
             List<? extends StationRoom> rooms,
             List<TimerKind> clocks,
+            Map<String, String> sources,
             List<Entry> journal) {
         Map<String, String> titles = new HashMap<>();
         rooms.forEach(room -> titles.putAll(room.signOffs()));
         Map<String, String> timers = clocks.stream().collect(Collectors.toMap(TimerKind::id, TimerKind::words));
         steps.forEach(step -> titles.putIfAbsent(step.id(), step.title()));
         return new FactWords(
-                profile, titles, timers, journal.stream().collect(Collectors.toMap(Entry::seq, Entry::fact)));
+                profile, titles, sources, timers, journal.stream().collect(Collectors.toMap(Entry::seq, Entry::fact)));
     }
 
     public String say(Fact fact) {
@@ -48,6 +54,11 @@ public record FactWords(
 
     public String title(String stepId) {
         return titles.getOrDefault(stepId, stepId);
+    }
+
+    /** As it is called at the bench; of a source that is gone, what the journal calls it. */
+    public String source(String sourceId) {
+        return sources.getOrDefault(sourceId, sourceId.replace('-', ' '));
     }
 
     /** What a clock of this kind is about. */

@@ -142,6 +142,6 @@ class SignOffTest {
         assertThat(journey.course().record().signedOff())
                 .extracting(line -> line.words())
                 .containsExactly("Signed off by a lead: longer or hotter than the limits allow, to go on with"
-                        + " “Laid on plate 1 at {C:85.0} for {s:1800}”, because the lead stands by");
+                        + " “Laid on Plate 1 at {C:85.0} for {s:1800}”, because the lead stands by");
     }
 }

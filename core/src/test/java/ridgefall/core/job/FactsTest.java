@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -43,6 +44,7 @@ class FactsTest {
             List.of(),
             List.of(new HeatStation(null, null, null, null, null, null, null)),
             List.of(),
+            Map.of("plate-1", "Plate 1"),
             List.of(new Entry(7, Instant.EPOCH, "Ansa Orrick", Role.TECHNICIAN, new DentMarked(new Point(3, 4)))));
     private static final UUID ID = new UUID(0, 1);
 
