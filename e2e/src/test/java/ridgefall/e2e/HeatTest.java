@@ -58,10 +58,14 @@ class HeatTest {
         bench.awaitText("Soaking on Plate 1");
         bench.tap("1");
         bench.awaitText("Cut the");
-        bench.click("Gone cold? Warm it again");
+        // Pulled off at once it is cold: whether warming helps where the pick is depends on the shop's learned hand.
+        bench.awaitAnswers();
+        if (!"separate.warm".equals(bench.nextStep())) {
+            bench.click("Gone cold? Warm it again");
+        }
         bench.click(": begin");
         bench.awaitText("Free already");
-        bench.awaitText("while you cut; glass below");
+        bench.awaitText("while you cut");
     }
 
     @Test
