@@ -1,9 +1,9 @@
 package ridgefall.app.strip;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,6 +23,7 @@ import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.strip.ScrewFit;
 import ridgefall.core.strip.StripMap;
+import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
 
 @RestController
@@ -88,19 +89,22 @@ class StripController {
         View view = new View(quarterTurns, faceDown);
         StripMap map = StripMap.of(
                 course.profile(), course.state(), course.next().map(Step::id).orElse(null));
-        List<String> kinds = kinds(map);
+        List<Alike> kinds = map.alike();
+        List<String> looks = kinds.stream().map(Alike::words).toList();
         return new OpenDeviceView(
                 map.parts().stream().map(part -> part(part, edge, view)).toList(),
                 map.holes().stream()
                         .map(hole -> new HoleView(
                                 hole.screw().id(),
                                 place(new Point(hole.screw().xMm(), hole.screw().yMm()), edge, view),
-                                kinds.indexOf(words(hole.screw())),
+                                looks.indexOf(StripMap.looks(hole.screw())),
                                 hole.screw().hidden(),
                                 hole.lie(),
-                                fits(hole.screw(), kinds, map)))
+                                fits(hole.screw(), kinds)))
                         .toList(),
-                kinds.stream().map(kind -> kind(kind, map)).toList(),
+                kinds.stream()
+                        .map(kind -> new ScrewKind(kind.words(), kind.out(), kind.hidden()))
+                        .toList(),
                 map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
                 map.onTheWay());
     }
@@ -148,44 +152,12 @@ class StripController {
         return new SeenAt(seen.x, seen.y);
     }
 
-    /** What tells them apart in the hand. */
-    private static String words(Screw screw) {
-        return "{mm:" + screw.underHeadMm() + "} M" + screw.threadMm() + ", " + screw.head() + ", " + screw.driver();
-    }
-
-    private static List<String> kinds(StripMap map) {
-        List<String> all = map.holes().stream().map(hole -> words(hole.screw())).toList();
-        return all.stream()
-                .distinct()
-                .sorted((a, b) -> Long.compare(count(all, b), count(all, a)))
+    private static List<ScrewFitView> fits(Screw hole, List<Alike> kinds) {
+        return IntStream.range(0, kinds.size())
+                .mapToObj(kind -> {
+                    ScrewFit fit = ScrewFit.of(hole, kinds.get(kind).like());
+                    return new ScrewFitView(kind, fit.verdict(), fit.words());
+                })
                 .toList();
-    }
-
-    private static long count(List<String> all, String kind) {
-        return all.stream().filter(kind::equals).count();
-    }
-
-    private static List<ScrewFitView> fits(Screw hole, List<String> kinds, StripMap map) {
-        List<ScrewFitView> fits = new ArrayList<>();
-        for (int kind = 0; kind < kinds.size(); kind++) {
-            String words = kinds.get(kind);
-            Screw driven = map.holes().stream()
-                    .map(StripMap.Hole::screw)
-                    .filter(screw -> words(screw).equals(words))
-                    .findFirst()
-                    .orElseThrow();
-            ScrewFit fit = ScrewFit.of(hole, driven);
-            fits.add(new ScrewFitView(kind, fit.verdict(), fit.words()));
-        }
-        return fits;
-    }
-
-    private static ScrewKind kind(String kind, StripMap map) {
-        List<Screw> out = map.holes().stream()
-                .map(StripMap.Hole::screw)
-                .filter(screw -> !screw.laterLayer() && words(screw).equals(kind))
-                .toList();
-        return new ScrewKind(
-                kind, out.size(), (int) out.stream().filter(Screw::hidden).count());
     }
 }

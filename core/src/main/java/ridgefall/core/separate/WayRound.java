@@ -39,7 +39,8 @@ public record WayRound(String words, double moreSeconds, double riskShare, Strin
                 ways.add(new WayRound(
                         school.words(),
                         price.seconds() - plan.seconds(),
-                        price.lossChance() / plan.lossChance(),
+                        // Where nothing lies beneath, no order is a risk to it.
+                        plan.lossChance() == 0 ? 1 : price.lossChance() / plan.lossChance(),
                         school.because()));
             }
         }

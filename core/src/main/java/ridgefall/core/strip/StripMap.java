@@ -1,11 +1,14 @@
 package ridgefall.core.strip;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.OrderGraph;
@@ -43,6 +46,38 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
     public record Hole(Screw screw, Lie lie) {}
 
     public record Plug(Connector plug, Lie lie) {}
+
+    /**
+     * Screws that look alike in the hand.
+     *
+     * @param like one of them
+     * @param out how many of them come out
+     * @param hidden how many of those under something
+     */
+    public record Alike(String words, Screw like, int out, int hidden) {}
+
+    /** Every kind of screw of this device, the most of them first. */
+    public List<Alike> alike() {
+        return holes.stream()
+                .map(Hole::screw)
+                .collect(Collectors.groupingBy(StripMap::looks, LinkedHashMap::new, Collectors.toList()))
+                .entrySet()
+                .stream()
+                .sorted(Comparator.comparing(kind -> -kind.getValue().size()))
+                .map(kind -> alike(kind.getKey(), kind.getValue()))
+                .toList();
+    }
+
+    private static Alike alike(String words, List<Screw> screws) {
+        List<Screw> out = screws.stream().filter(screw -> !screw.laterLayer()).toList();
+        return new Alike(words, screws.get(0), out.size(), (int)
+                out.stream().filter(Screw::hidden).count());
+    }
+
+    /** What tells screws apart in the hand. */
+    public static String looks(Screw screw) {
+        return "{mm:" + screw.underHeadMm() + "} M" + screw.threadMm() + ", " + screw.head() + ", " + screw.driver();
+    }
 
     /** @param stepId what is done next; null once nothing is */
     public static StripMap of(DeviceProfile profile, JobState state, String stepId) {

@@ -30,6 +30,16 @@ class StripMapTest {
                 .toList();
     }
 
+    /** Three long ones hidden under tape; the hole of a later layer has a screw in the book and none to take out. */
+    @Test
+    void screwsThatLookAlikeAreCountedTogetherTheMostFirst() {
+        List<StripMap.Alike> kinds = at("strip.screws").alike();
+        assertThat(kinds).hasSizeGreaterThan(1);
+        assertThat(kinds.stream().mapToInt(StripMap.Alike::out).sum()).isEqualTo(17);
+        assertThat(kinds.stream().mapToInt(StripMap.Alike::hidden).sum()).isEqualTo(3);
+        assertThat(kinds).allSatisfy(kind -> assertThat(kind.words()).isEqualTo(StripMap.looks(kind.like())));
+    }
+
     @Test
     void screwsOfALaterLayerStayWhereTheyAreNot() {
         StripMap map = at("strip.screws");
