@@ -12,6 +12,9 @@ import { MISHAP_KEYS } from "./useKeys";
 /** More letters than fit beside the keys in the largest type. */
 const LONG = 26;
 
+/** What is longer takes two lines, and leaves room for one more below. */
+const ONE_LINE = 44;
+
 const SIDE =
   "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
 
@@ -201,7 +204,16 @@ function Lamp({
       >
         {words}
       </span>
-      {below && <span className="line-clamp-1 text-[0.95rem] leading-tight lg:line-clamp-2">{below}</span>}
+      {below && (
+        <span
+          className={clsx(
+            "line-clamp-1 text-[0.95rem] leading-tight",
+            above.length <= ONE_LINE && "lg:line-clamp-2",
+          )}
+        >
+          {below}
+        </span>
+      )}
     </button>
   );
 }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,6 +35,7 @@ import ridgefall.core.heat.Measured;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.heat.StretchRecipe;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 
 @RestController
@@ -83,10 +85,20 @@ class HeatController {
                 course.stillWarm(),
                 HeatState.of(course.state()).soaks().size(),
                 plans.hand(),
-                rough ? List.of() : schools.get(question),
+                rough ? List.of() : schools(question, course.openings()),
                 rough ? List.of(OpeningPlanner.firstLook(question, question.firstLook())) : course.openings(),
                 course.takenByOthers().toList(),
                 who.role());
+    }
+
+    private List<SchoolView> schools(HeatQuestion question, List<Opening> openings) {
+        return Stream.concat(
+                        schools.get(question).stream(),
+                        openings.stream()
+                                .limit(1)
+                                .filter(Opening::feasible)
+                                .map(plan -> SchoolView.anyOrder(question, plan)))
+                .toList();
     }
 
     /** What a source in a setting would do: with the time that suits it, or with one that someone swears by. */

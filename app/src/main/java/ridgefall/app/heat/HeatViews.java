@@ -18,6 +18,7 @@ import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.job.Role;
 import ridgefall.core.material.Hand;
 import ridgefall.core.profile.HeatLimits;
+import ridgefall.core.separate.AnyOrder;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.WayRound;
@@ -198,6 +199,12 @@ final class HeatViews {
 
     /** Another school than the plan's, and what it costs here. */
     record SchoolView(String words, String price) {
+        /** What is proven of the plan's own order, which changes with the source it begins with. */
+        static SchoolView anyOrder(HeatQuestion question, Opening plan) {
+            AnyOrder any = AnyOrder.beside(question, plan);
+            return new SchoolView(any.words(), any.price());
+        }
+
         static List<SchoolView> of(HeatQuestion question) {
             return Stream.concat(
                             OpeningPlanner.withSolvent(question)

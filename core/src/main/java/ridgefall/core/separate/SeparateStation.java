@@ -169,7 +169,7 @@ public final class SeparateStation implements StationRoom {
     }
 
     private static final String NO_WETTER =
-            "solvent has done what it does: let it dry and warm it again, or go slowly with a thin blade; ";
+            "solvent has done what it does: dry it and warm it again, go slowly with a thin blade, or decline it; ";
 
     private static boolean airOn(Soak soak) {
         return soak.started().where() != null;

@@ -3,8 +3,12 @@ package ridgefall.core.gate;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.Landmark;
@@ -14,6 +18,7 @@ import ridgefall.core.heat.HeatSource;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
+import ridgefall.core.separate.AnyOrder;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
@@ -33,10 +38,11 @@ public final class OpeningTable {
 
                 Made by `./ridgefall bench`: every bonded demo device, for every source of the demo bench the best way that begins
                 with it, by handbook values. *Again* is what warms it on the way: air is held on the stretch while it is cut. All: on the
-                likeliest bench, and on nine of ten as a hand follows it. Cracked: a crack over one corner.
+                likeliest bench, and on nine of ten as a hand follows it. Any other order, warmed as planned: proven. Cracked: a crack
+                over one corner.
 
-                | device | glass | first | then | again | cut | all | thickest pick | why |
-                |---|---|---|---|---|---|---|---|---|
+                | device | glass | first | then | again | cut | all | thickest pick | any other order | why |
+                |---|---|---|---|---|---|---|---|---|---|
                 """);
         ShippedBook.documents()
                 .map(document -> DeviceProfile.of(document, 1, null))
@@ -51,19 +57,17 @@ public final class OpeningTable {
                 ? List.of(profile.edge().interval(Landmark.BOTTOM_RIGHT))
                 : List.of();
         HeatQuestion question = new HeatQuestion(profile, condition, cracks, List.of(), HeatSource.bench());
-        return OpeningPlanner.ranked(question, question.ranked()).stream()
-                .map(opening -> row(profile, condition, opening));
+        return OpeningPlanner.ranked(question, question.ranked()).stream().map(opening -> row(question, opening));
     }
 
-    private static String row(DeviceProfile profile, FrontCondition condition, Opening opening) {
+    private static String row(HeatQuestion question, Opening opening) {
         HeatPlan heat = opening.heat();
         CutPlan cut = opening.cut();
-        CutPlan.Move first = cut.moves().get(0);
         boolean again = cut.warmings() > 0 || cut.airOn();
-        return "| %s | %s | %s%s | %s | %d × | %s | %s (%s) | %s | %s |%n"
+        return "| %s | %s | %s%s | %s | %d × | %s | %s (%s) | %s | %s | %s |%n"
                 .formatted(
-                        profile.name(),
-                        condition.name().toLowerCase(Locale.ROOT),
+                        question.profile().name(),
+                        question.condition().name().toLowerCase(Locale.ROOT),
                         opening.feasible() ? "" : "no: ",
                         opening.stretches()
                                 ? heat.source().name()
@@ -79,8 +83,36 @@ public final class OpeningTable {
                         clock(cut.cuttingSeconds()),
                         clock(opening.seconds()),
                         clock(opening.followed().p90()),
-                        first.pickMm() == null ? "none" : first.pickMm() + " mm, " + Math.round(first.forceN()) + " N",
-                        String.join("; ", heat.because()));
+                        pick(cut.moves()),
+                        plain(AnyOrder.beside(question, opening).price()),
+                        heat.because().stream().map(OpeningTable::plain).collect(Collectors.joining("; ")));
+    }
+
+    /** Beside a crack it is another than elsewhere. */
+    private static String pick(List<CutPlan.Move> moves) {
+        CutPlan.Move thickest = moves.stream()
+                .max(Comparator.comparing(move -> move.pickMm() == null ? 0 : move.pickMm()))
+                .orElseThrow();
+        CutPlan.Move thinnest = moves.stream()
+                .min(Comparator.comparing(move -> move.pickMm() == null ? 0 : move.pickMm()))
+                .orElseThrow();
+        return told(thickest)
+                + (Objects.equals(thickest.pickMm(), thinnest.pickMm())
+                        ? ""
+                        : "; at the worst place " + told(thinnest));
+    }
+
+    private static String told(CutPlan.Move move) {
+        return move.pickMm() == null ? "none" : move.pickMm() + " mm, " + Math.round(move.forceN()) + " N";
+    }
+
+    /** As a reader of Celsius sees it. */
+    private static String plain(String reason) {
+        return Pattern.compile("\\{(s|mm|C):([0-9.]+)}").matcher(reason).replaceAll(part -> switch (part.group(1)) {
+            case "s" -> clock(Double.parseDouble(part.group(2)));
+            case "mm" -> part.group(2) + " mm";
+            default -> part.group(2) + " °C";
+        });
     }
 
     private static String clock(double seconds) {
