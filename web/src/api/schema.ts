@@ -1294,7 +1294,10 @@ export interface components {
       | components["schemas"]["ReplacementPriced"]
       | components["schemas"]["RisksAccepted"]
       | components["schemas"]["RoomRead"]
+      | components["schemas"]["ScrewDriven"]
+      | components["schemas"]["ScrewTold"]
       | components["schemas"]["ScrewsCounted"]
+      | components["schemas"]["ScrewsMoved"]
       | components["schemas"]["Sealed"]
       | components["schemas"]["SettingChanged"]
       | components["schemas"]["SoakEnded"]
@@ -1837,6 +1840,10 @@ export interface components {
       hidden: boolean;
       /** @enum {string} */
       lie: "NOW" | "OVER_IT" | "IN" | "OUT" | "STAYS_EMPTY";
+      /** @enum {string|null} */
+      where: "OUT" | "RENEWED" | "BACK" | "ANOTHER" | "ABSENT" | "STUCK" | "LOST" | "EMPTY" | null;
+      told: string | null;
+      choices: components["schemas"]["ChoiceView"][];
       fits: components["schemas"]["ScrewFitView"][];
     };
     LyingPartView: {
@@ -1872,13 +1879,14 @@ export interface components {
       /** @enum {string} */
       verdict: "FITS" | "TOO_LONG" | "TOO_SHORT" | "OTHER_THREAD";
       words: string;
+      drive: components["schemas"]["ChoiceView"] | null;
     };
     ScrewKind: {
       words: string;
       /** Format: int32 */
-      out: number;
+      now: number;
       /** Format: int32 */
-      hidden: number;
+      hiddenNow: number;
     };
     SeenAt: {
       /** Format: double */
@@ -3380,6 +3388,30 @@ export interface components {
        */
       type: "RoomRead";
     };
+    ScrewDriven: {
+      holeId: string;
+      threadLock: boolean;
+      /** Format: double */
+      threadMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ScrewDriven";
+      /** Format: double */
+      underHeadMm: number;
+    };
+    ScrewTold: {
+      holeId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ScrewTold";
+      /** @enum {string} */
+      where: "OUT" | "RENEWED" | "BACK" | "ANOTHER" | "ABSENT" | "STUCK" | "LOST" | "EMPTY";
+      words: string | null;
+    };
     ScrewsCounted: {
       /** @enum {string} */
       direction: "OUT" | "IN";
@@ -3390,6 +3422,16 @@ export interface components {
        * @enum {string}
        */
       type: "ScrewsCounted";
+    };
+    ScrewsMoved: {
+      holeIds: string[];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ScrewsMoved";
+      /** @enum {string} */
+      where: "OUT" | "RENEWED" | "BACK" | "ANOTHER" | "ABSENT" | "STUCK" | "LOST" | "EMPTY";
     };
     Sealed: {
       /**
@@ -5526,6 +5568,9 @@ export const timerViewWarmthValues: ReadonlyArray<
 export const holeViewLieValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoleView"]["lie"]
 > = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];
+export const holeViewWhereValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HoleView"]["where"]
+> = ["OUT", "RENEWED", "BACK", "ANOTHER", "ABSENT", "STUCK", "LOST", "EMPTY"];
 export const lyingPartViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LyingPartView"]["kind"]
 > = ["SHIELD", "PLATE", "TAPE", "PANEL", "BATTERY", "BACK"];
@@ -6012,12 +6057,27 @@ export const risksAcceptedTypeValues: ReadonlyArray<
 export const roomReadTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["RoomRead"]["type"]
 > = ["RoomRead"];
+export const screwDrivenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewDriven"]["type"]
+> = ["ScrewDriven"];
+export const screwToldTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewTold"]["type"]
+> = ["ScrewTold"];
+export const screwToldWhereValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewTold"]["where"]
+> = ["OUT", "RENEWED", "BACK", "ANOTHER", "ABSENT", "STUCK", "LOST", "EMPTY"];
 export const screwsCountedDirectionValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["direction"]
 > = ["OUT", "IN"];
 export const screwsCountedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewsCounted"]["type"]
 > = ["ScrewsCounted"];
+export const screwsMovedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewsMoved"]["type"]
+> = ["ScrewsMoved"];
+export const screwsMovedWhereValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ScrewsMoved"]["where"]
+> = ["OUT", "RENEWED", "BACK", "ANOTHER", "ABSENT", "STUCK", "LOST", "EMPTY"];
 export const sealedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sealed"]["type"]> =
   ["Sealed"];
 export const settingChangedTypeValues: ReadonlyArray<

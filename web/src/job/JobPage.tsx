@@ -279,6 +279,9 @@ function Workspace({ jobId }: { jobId: string }) {
   );
 }
 
+/** Screws go back, or are looked for, in the open device. */
+const SCREWS_BACK = /^seal\.(screws|lost-)/;
+
 function StationPanel({ station, ...panel }: PanelProps & { station: Station }) {
   switch (station) {
     case "INTAKE":
@@ -298,7 +301,11 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "BOND":
       return <BondPanel {...panel} />;
     case "SEAL":
-      return <SealPanel {...panel} />;
+      return panel.job.nextStepId !== null && SCREWS_BACK.test(panel.job.nextStepId) ? (
+        <StripPanel {...panel} />
+      ) : (
+        <SealPanel {...panel} />
+      );
     default:
       return <JournalPanel {...panel} />;
   }

@@ -17,7 +17,7 @@ import { ScrewMark } from "./ScrewMark";
 type Lie = Strip["plugs"][number]["lie"];
 
 /** The open device to scale: lit is what the hand is at, hatched what lies over it and comes off first. */
-export function StripPanel({ job, view, onView }: PanelProps) {
+export function StripPanel({ job, view, onView, choose }: PanelProps) {
   const units = useUnits();
   const [holeId, setHoleId] = useState<string | null>(null);
   const edge = useEdge(job.id, view).data;
@@ -36,6 +36,8 @@ export function StripPanel({ job, view, onView }: PanelProps) {
     return <JournalPanel job={job} />;
   }
   const screwsNow = strip.holes.some((hole) => hole.lie === "NOW");
+  const step = job.steps.find((one) => one.id === job.nextStepId);
+  const strays = strip.holes.filter(isStray);
   const plug = strip.plugs.find((one) => one.lie === "NOW");
   const part = strip.parts.find((one) => one.lie === "NOW");
   const hole = strip.holes.find((one) => one.id === holeId);
@@ -47,19 +49,30 @@ export function StripPanel({ job, view, onView }: PanelProps) {
       <div className="flex min-h-24 items-start gap-4">
         <div className="min-w-0 flex-1 leading-snug">
           {hole ? (
-            <HoleFits screws={strip.screws} hole={hole} units={units} onClose={() => setHoleId(null)} />
+            <HoleFits
+              screws={strip.screws}
+              hole={hole}
+              units={units}
+              onTell={(choice) => {
+                setHoleId(null);
+                if (step) {
+                  choose(step, choice);
+                }
+              }}
+              onClose={() => setHoleId(null)}
+            />
           ) : screwsNow ? (
             <ul className="flex flex-wrap gap-x-5 gap-y-1 text-lg" aria-label="Screws by kind">
               {strip.screws.map(
                 (kind, i) =>
-                  kind.out > 0 && (
+                  kind.now > 0 && (
                     <li key={kind.words} className="flex items-center gap-2">
-                      <svg viewBox="-6 -6 12 12" className="size-6 shrink-0" aria-hidden>
+                      <svg viewBox="-6 -6 12 12" className="size-7 shrink-0" aria-hidden>
                         <ScrewMark kind={i} r={4.5} fill="var(--lamp)" />
                       </svg>
-                      <span>
-                        <b className="digits">{kind.out}</b> × {say(kind.words, units)}
-                        {kind.hidden > 0 && <b> · {kind.hidden} hidden</b>}
+                      <span className="text-2xl">
+                        <b className="digits">{kind.now}</b> × {say(kind.words, units)}
+                        {kind.hiddenNow > 0 && <b> · {kind.hiddenNow} hidden</b>}
                       </span>
                     </li>
                   ),
@@ -76,14 +89,22 @@ export function StripPanel({ job, view, onView }: PanelProps) {
               First off: <b>{strip.onTheWay.join(", then ")}</b>
             </p>
           )}
+          {!hole && strays.length > 0 && (
+            <p className="text-lg font-semibold text-alarm">
+              {strays.map((one) => `${one.id} ${say(one.told ?? "", units)}`).join("; ")}
+            </p>
+          )}
           {!hole && strip.holes.length > 0 && (
-            <p className="text-quiet">Tap a hole: which screw goes in, and what the others would do.</p>
+            <p className="text-quiet">
+              Tap a hole: which screw belongs there, what the others would do; and if one fell, sticks or is
+              not there.
+            </p>
           )}
           {screwsNow && !hole && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (
             <p className="text-quiet">A crossed ring stays empty until a later layer is back.</p>
           )}
         </div>
-        <TurnButtons view={view} onView={onView} className="flex shrink-0 gap-1" />
+        {!hole && <TurnButtons view={view} onView={onView} className="flex shrink-0 gap-1" />}
       </div>
     </div>
   );
@@ -210,10 +231,10 @@ function OpenDevice({
             {hole.id === chosen && <circle r={13} fill="none" stroke="var(--ink)" strokeWidth={3} />}
             <ScrewMark
               kind={hole.kind}
-              r={hole.lie === "NOW" ? 7 : 5}
-              fill={FILLS[hole.lie]}
+              r={hole.lie === "NOW" || isStray(hole) ? 7 : 5}
+              fill={isStray(hole) ? "var(--alarm)" : FILLS[hole.lie]}
               ring={hole.hidden && hole.lie === "NOW"}
-              crossed={hole.lie === "STAYS_EMPTY"}
+              crossed={hole.lie === "STAYS_EMPTY" || hole.where === "ABSENT" || hole.where === "EMPTY"}
             />
           </g>
         ))}
@@ -236,6 +257,9 @@ function nearest(event: MouseEvent<SVGSVGElement>, holes: Hole[]) {
       null,
     );
 }
+
+/** Neither in its hole nor in the tray, or not to be moved. */
+const isStray = (hole: Hole) => hole.where === "LOST" || hole.where === "STUCK";
 
 const FILLS: Record<Lie, string> = {
   NOW: "var(--lamp)",

@@ -63,7 +63,10 @@ class BadInputTest {
                 "{'type':'CheckAnswered','checkId':null,'answer':'PASS','reason':null}",
                 "{'type':'FunctionTested','functionId':'touch','phase':null,'answer':'PASS','reason':null}",
                 "{'type':'CrackDrawn','line':[null,null]}",
-                "{'type':'ScrewsCounted','direction':null,'screws':3}"
+                "{'type':'ScrewsCounted','direction':null,'screws':3}",
+                "{'type':'ScrewsMoved','holeIds':[null],'where':'OUT'}",
+                "{'type':'ScrewsMoved','holeIds':['cover-5'],'where':null}",
+                "{'type':'ScrewTold','holeId':'cover-5','where':'BACK','words':null}"
             })
     void aNullWhereAValueBelongsIsABadValue(String fact) {
         assertThat(ansa.append(job, 1, Client.JSON.readTree(fact.replace('\'', '"')))

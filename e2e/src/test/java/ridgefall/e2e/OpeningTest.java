@@ -93,9 +93,9 @@ class OpeningTest {
         bench.awaitNoText("while you cut");
         bench.skipTo("separate.open");
         bench.awaitText("All free.");
-        bench.skipTo("strip.screws");
-        bench.awaitText("flat, cross 00");
         bench.skipTo("strip.isolate");
         bench.awaitText("First off: Bridge over the battery plug");
+        bench.skipTo("strip.screws");
+        bench.awaitText("flat, cross 00");
     }
 }

@@ -2,26 +2,34 @@ package ridgefall.app.strip;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.security.SignedIn;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Inside;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.strip.ScrewAt;
 import ridgefall.core.strip.ScrewFit;
+import ridgefall.core.strip.Screws;
+import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
@@ -48,17 +56,36 @@ class StripController {
             @Schema(nullable = true) List<SeenAt> corners,
             Lie lie) {}
 
-    /** What a screw of some kind would do in a hole. */
-    record ScrewFitView(int kind, ScrewFit.Verdict verdict, String words) {}
+    /**
+     * What a screw of some kind would do in a hole.
+     *
+     * @param drive tells that it is driven there; null where it is the hole's own, and where none is driven now
+     */
+    record ScrewFitView(
+            int kind,
+            ScrewFit.Verdict verdict,
+            String words,
+            @Schema(nullable = true) ChoiceView drive) {}
 
     /**
      * @param kind screws that look alike, from 0, the most of them first
+     * @param where its screw is, as it was told; null while nothing was, with {@code told} in words
+     * @param choices what can be told of it
      * @param fits what each kind of this device's would do in it
      */
-    record HoleView(String id, SeenAt at, int kind, boolean hidden, Lie lie, List<ScrewFitView> fits) {}
+    record HoleView(
+            String id,
+            SeenAt at,
+            int kind,
+            boolean hidden,
+            Lie lie,
+            @Schema(nullable = true) ScrewAt.Where where,
+            @Schema(nullable = true) String told,
+            List<ChoiceView> choices,
+            List<ScrewFitView> fits) {}
 
-    /** @param out how many of them come out */
-    record ScrewKind(String words, int out, int hidden) {}
+    /** @param now how many of them are in hand */
+    record ScrewKind(String words, int now, int hiddenNow) {}
 
     /**
      * @param at null where nobody has looked yet
@@ -83,12 +110,15 @@ class StripController {
     OpenDeviceView strip(
             @PathVariable UUID jobId,
             @RequestParam(defaultValue = "0") int quarterTurns,
-            @RequestParam(defaultValue = "false") boolean faceDown) {
+            @RequestParam(defaultValue = "false") boolean faceDown,
+            @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         EdgeLine edge = course.profile().edge();
         View view = new View(quarterTurns, faceDown);
-        StripMap map = StripMap.of(
-                course.profile(), course.state(), course.next().map(Step::id).orElse(null));
+        String stepId = course.next().map(Step::id).orElse(null);
+        StripMap map = StripMap.of(course.profile(), course.state(), stepId);
+        Optional<Screws> screws = Screws.of(course.profile(), course.state());
+        boolean goingIn = StripFact.SCREWS_IN.equals(stepId);
         List<Alike> kinds = map.alike();
         List<String> looks = kinds.stream().map(Alike::words).toList();
         return new OpenDeviceView(
@@ -100,10 +130,16 @@ class StripController {
                                 looks.indexOf(StripMap.looks(hole.screw())),
                                 hole.screw().hidden(),
                                 hole.lie(),
-                                fits(hole.screw(), kinds)))
+                                hole.at() == null ? null : hole.at().where(),
+                                hole.at() == null ? null : hole.at().told(),
+                                screws.stream()
+                                        .flatMap(all -> all.about(hole.screw().id()).stream())
+                                        .map(choice -> ChoiceView.of(choice, who.role()))
+                                        .toList(),
+                                fits(hole, kinds, goingIn, who.role())))
                         .toList(),
                 kinds.stream()
-                        .map(kind -> new ScrewKind(kind.words(), kind.out(), kind.hidden()))
+                        .map(kind -> new ScrewKind(kind.words(), kind.now(), kind.hiddenNow()))
                         .toList(),
                 map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
                 map.onTheWay());
@@ -152,11 +188,17 @@ class StripController {
         return new SeenAt(seen.x, seen.y);
     }
 
-    private static List<ScrewFitView> fits(Screw hole, List<Alike> kinds) {
+    private static List<ScrewFitView> fits(StripMap.Hole hole, List<Alike> kinds, boolean goingIn, Role role) {
+        boolean empty = goingIn && hole.at() != null && !hole.at().driven();
+        String own = StripMap.looks(hole.screw());
         return IntStream.range(0, kinds.size())
                 .mapToObj(kind -> {
-                    ScrewFit fit = ScrewFit.of(hole, kinds.get(kind).like());
-                    return new ScrewFitView(kind, fit.verdict(), fit.words());
+                    Screw like = kinds.get(kind).like();
+                    ScrewFit fit = ScrewFit.of(hole.screw(), like);
+                    ChoiceView drive = empty && !kinds.get(kind).words().equals(own)
+                            ? ChoiceView.of(Step.other("Drive it", Screws.driven(hole.screw(), like)), role)
+                            : null;
+                    return new ScrewFitView(kind, fit.verdict(), fit.words(), drive);
                 })
                 .toList();
     }

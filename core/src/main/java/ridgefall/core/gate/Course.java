@@ -653,7 +653,10 @@ public final class Course {
                 || fact instanceof HeatFact.SoakEnded
                 || fact instanceof PartsFact.PartReturned
                 || fact instanceof PartsFact.PartSwapped
-                || fact instanceof StripFact.ScrewsCounted counted && counted.direction() == StripFact.Count.IN;
+                || fact instanceof StripFact.ScrewsCounted counted && counted.direction() == StripFact.Count.IN
+                || fact instanceof StripFact.ScrewsMoved
+                || fact instanceof StripFact.ScrewTold
+                || fact instanceof StripFact.ScrewDriven;
     }
 
     /** Hold points that stand before whole runs of stations. */

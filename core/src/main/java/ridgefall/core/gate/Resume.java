@@ -2,6 +2,8 @@ package ridgefall.core.gate;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.heat.HeatState;
@@ -13,6 +15,7 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.separate.SeparateState;
+import ridgefall.core.strip.ScrewAt;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
 
@@ -68,11 +71,7 @@ final class Resume {
         if (!pluggedIn && !off.isEmpty()) {
             lines.add("Off their plugs: " + String.join(", ", off));
         }
-        strip.screws(Count.OUT)
-                .ifPresent(out -> lines.add(out + " screws out"
-                        + strip.screws(Count.IN)
-                                .map(in -> ", " + in + " in again")
-                                .orElse("")));
+        screws(strip).ifPresent(lines::add);
         BondState bond = BondState.of(state);
         if (!bond.stripsLaid().isEmpty()) {
             lines.add(bond.stripsLaid().size() + " strips laid");
@@ -87,5 +86,22 @@ final class Resume {
         for (Timer timer : state.running()) {
             lines.add("Clock runs: " + Course.clock(timer.kind()).words());
         }
+    }
+
+    private static Optional<String> screws(StripState strip) {
+        if (strip.holes().isEmpty()) {
+            return strip.screws(Count.OUT)
+                    .map(out -> out + " screws out"
+                            + strip.screws(Count.IN)
+                                    .map(in -> ", " + in + " in again")
+                                    .orElse(""));
+        }
+        long waiting = strip.holes().values().stream().filter(ScrewAt::waits).count();
+        List<String> lost = strip.holes().entrySet().stream()
+                .filter(hole -> hole.getValue().where() == ScrewAt.Where.LOST)
+                .map(Map.Entry::getKey)
+                .toList();
+        return Optional.of(waiting + " screws out"
+                + (lost.isEmpty() ? "" : "; dropped and not found: " + String.join(", ", lost)));
     }
 }

@@ -33,6 +33,7 @@ import ridgefall.core.units.NotAllowed;
  * @param document what the book says, with the variant's lists merged in
  * @param variantId null where the device has no variants or none is named
  * @param borderMm the opaque band of the glass over the ledge
+ * @param screwOrder when which screws come out
  */
 public record DeviceProfile(
         ProfileDocument document,
@@ -42,7 +43,8 @@ public record DeviceProfile(
         HeatStack heat,
         EdgeProfile<Double> borderMm,
         EdgeProfile<Double> ledgeMm,
-        List<EdgeFeature> features) {
+        List<EdgeFeature> features,
+        ScrewOrder screwOrder) {
 
     /**
      * @param variantId one of the document's, or null
@@ -61,7 +63,8 @@ public record DeviceProfile(
                 stack(merged, edge),
                 along(edge, merged.border()),
                 ledge,
-                merged.features().stream().map(DeviceProfile::feature).toList());
+                merged.features().stream().map(DeviceProfile::feature).toList(),
+                ScrewOrder.of(merged));
     }
 
     /** Plugs that are freed before the battery can be out of circuit: the way to it leads over them. */
@@ -78,13 +81,21 @@ public record DeviceProfile(
         return more.isEmpty()
                 ? this
                 : new DeviceProfile(
-                        document.as(Variant.doing(more)), version, variantId, edge, heat, borderMm, ledgeMm, features);
+                        document.as(Variant.doing(more)),
+                        version,
+                        variantId,
+                        edge,
+                        heat,
+                        borderMm,
+                        ledgeMm,
+                        features,
+                        screwOrder);
     }
 
     /** The same device with a cell that bears less heat. */
     public DeviceProfile withTiredBattery() {
         ProfileDocument tired = document.as(Variant.doing(List.of()), limits().withTiredBattery());
-        return new DeviceProfile(tired, version, variantId, edge, heat, borderMm, ledgeMm, features);
+        return new DeviceProfile(tired, version, variantId, edge, heat, borderMm, ledgeMm, features, screwOrder);
     }
 
     static ProfileDocument merged(ProfileDocument d, String variantId) {
@@ -228,8 +239,7 @@ public record DeviceProfile(
 
     /** How many screws come out before the front is off; empty holes of later layers are not among them. */
     public int screws() {
-        return (int)
-                document.screws().stream().filter(screw -> !screw.laterLayer()).count();
+        return screwOrder.all().size();
     }
 
     public long hiddenScrews() {

@@ -30,7 +30,6 @@ import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
-import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
 
 public final class ProveStation implements StationRoom {
@@ -126,8 +125,8 @@ public final class ProveStation implements StationRoom {
                 steps.add(refitted(
                         state, "prove.plugged", "Plugs home, battery back in circuit", "battery last", "Plugged in"));
             }
-            if (inside.screws(Count.OUT).isPresent()) {
-                steps.add(SealStation.screwsIn(state).at(Station.PROVE));
+            if (inside.unscrewed()) {
+                SealStation.screwsIn(profile, state).forEach(step -> steps.add(step.at(Station.PROVE)));
             }
         }
         if (!sealed && (front.frontOpened() || !front.freed().isEmpty())) {

@@ -2,6 +2,8 @@ package ridgefall.core.seal;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -20,6 +22,7 @@ import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.separate.ClipMap;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
+import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
@@ -91,7 +94,7 @@ public final class SealStation implements StationRoom {
     }
 
     private static List<Step> before(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>(List.of(screwsIn(state)));
+        List<Step> steps = new ArrayList<>(screwsIn(profile, state));
         for (Cover cover : profile.covers()) {
             Step off = Step.open(
                     "seal." + cover.id(),
@@ -141,8 +144,16 @@ public final class SealStation implements StationRoom {
         return CLIPS + (place + 1);
     }
 
-    /** As many as came out; wherever a device is closed, sealed or not. */
-    public static Step screwsIn(JobState state) {
+    /** Every screw back, and none loose inside; wherever a device is closed, sealed or not. */
+    public static List<Step> screwsIn(DeviceProfile profile, JobState state) {
+        return Screws.of(profile, state)
+                .map(screws -> Stream.concat(screws.lost().stream(), Stream.of(screws.in()))
+                        .toList())
+                .orElseGet(() -> List.of(countedIn(state)));
+    }
+
+    /** As many as were counted out. */
+    private static Step countedIn(JobState state) {
         int missing = IntakeState.of(state).missingScrews();
         Step in = Step.open(
                 StripFact.SCREWS_IN,
@@ -197,6 +208,11 @@ public final class SealStation implements StationRoom {
         return List.of(PRESSING);
     }
 
+    @Override
+    public Map<String, String> signOffs() {
+        return Map.of(Screws.SHORT, "a screw shorter than holds well");
+    }
+
     /** No wedge goes under a front that is sealed. */
     @Override
     public List<Hold> bars(Fact earlier, JobState state) {
@@ -224,6 +240,9 @@ public final class SealStation implements StationRoom {
                     profile.covers().stream().map(Cover::id).toList());
             // Once a liner is off the adhesive is spent: test first.
             return Checks.openSteps(test.steps(profile, state));
+        }
+        if (fact instanceof StripFact f) {
+            return Screws.holds(f, profile, state);
         }
         if (fact instanceof JobFact.CheckAnswered f) {
             List<String> ids = new ArrayList<>(List.of("seal.dust", STRAIGHT));

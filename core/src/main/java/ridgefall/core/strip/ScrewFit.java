@@ -28,12 +28,17 @@ public record ScrewFit(Verdict verdict, Double engagedMm, double overMm) {
 
     /** @param hole with the screw that belongs there */
     public static ScrewFit of(Screw hole, Screw driven) {
-        if (driven.threadMm() != hole.threadMm()) {
+        return of(hole, driven.threadMm(), driven.underHeadMm());
+    }
+
+    /** @param underHeadMm of what is driven, and {@code threadMm} the diameter of its thread */
+    static ScrewFit of(Screw hole, double threadMm, double underHeadMm) {
+        if (threadMm != hole.threadMm()) {
             return new ScrewFit(Verdict.OTHER_THREAD, null, 0);
         }
         return hole.stackMm() == null || hole.threadedMm() == null
-                ? besideItsOwn(driven.underHeadMm() - hole.underHeadMm())
-                : measured(hole, driven.underHeadMm() - hole.stackMm());
+                ? besideItsOwn(underHeadMm - hole.underHeadMm())
+                : measured(hole, underHeadMm - hole.stackMm());
     }
 
     private static ScrewFit besideItsOwn(double longerMm) {

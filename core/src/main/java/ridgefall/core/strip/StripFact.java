@@ -1,5 +1,9 @@
 package ridgefall.core.strip;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.job.Entry;
@@ -116,6 +120,119 @@ public sealed interface StripFact extends Fact.Of<StripState> {
         @Override
         public String words(FactWords told) {
             return screws + (direction == Count.OUT ? " screws out" : " screws in");
+        }
+    }
+
+    /** Screws of some holes taken out or driven back, each into its own. */
+    record ScrewsMoved(List<String> holeIds, ScrewAt.Where where) implements StripFact {
+        private static final int MOST = 60;
+
+        public ScrewsMoved {
+            holeIds = holeIds == null ? null : Collections.unmodifiableList(new ArrayList<>(holeIds));
+        }
+
+        @Override
+        public void check() {
+            Allowed.present("holeIds", holeIds);
+            Allowed.between("holeIds", holeIds.size(), 1, MOST, "holes");
+            holeIds.forEach(id -> Allowed.text("holeIds", id, 40));
+            Allowed.oneOf("where", where, EnumSet.of(ScrewAt.Where.OUT, ScrewAt.Where.BACK));
+        }
+
+        @Override
+        public Optional<Station> station() {
+            return Optional.of(where == ScrewAt.Where.BACK ? Station.SEAL : Station.STRIP);
+        }
+
+        @Override
+        public StripState after(StripState before, Entry entry) {
+            StripState after = before;
+            for (String id : holeIds) {
+                after = after.screw(id, new ScrewAt(where, null));
+            }
+            return after;
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return (holeIds.size() == 1 ? "Screw " : holeIds.size() + " screws ") + where.words() + ": "
+                    + String.join(", ", holeIds);
+        }
+    }
+
+    /**
+     * What is with one screw.
+     *
+     * @param words how it is known that a lost one is not inside, or why the hole stays empty; else null
+     */
+    record ScrewTold(String holeId, ScrewAt.Where where, String words) implements StripFact {
+        @Override
+        public void check() {
+            Allowed.text("holeId", holeId, 40);
+            Allowed.oneOf("where", where, EnumSet.complementOf(EnumSet.of(ScrewAt.Where.BACK, ScrewAt.Where.ANOTHER)));
+            if (where == ScrewAt.Where.RENEWED || where == ScrewAt.Where.EMPTY) {
+                Allowed.text("words", words, 200);
+            } else {
+                Allowed.optionalText("words", words, 200);
+            }
+        }
+
+        @Override
+        public StripState after(StripState before, Entry entry) {
+            return before.screw(holeId, new ScrewAt(where, words));
+        }
+
+        @Override
+        public Page page() {
+            return where == ScrewAt.Where.OUT ? Page.MEASURED : Page.WENT_WRONG;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Screw " + holeId + ": " + where.words() + (words == null ? "" : ", " + words);
+        }
+    }
+
+    /**
+     * Another screw than its own driven into a hole.
+     *
+     * @param threadMm thread diameter, {@code underHeadMm} its length under the head
+     */
+    record ScrewDriven(String holeId, double threadMm, double underHeadMm, boolean threadLock) implements StripFact {
+        @Override
+        public void check() {
+            Allowed.text("holeId", holeId, 40);
+            Allowed.between("threadMm", threadMm, 0.8, 4, "mm");
+            Allowed.between("underHeadMm", underHeadMm, 0.8, 20, "mm");
+        }
+
+        @Override
+        public Optional<Station> station() {
+            return Optional.of(Station.SEAL);
+        }
+
+        @Override
+        public StripState after(StripState before, Entry entry) {
+            return before.screw(holeId, new ScrewAt(ScrewAt.Where.ANOTHER, screw()));
+        }
+
+        private String screw() {
+            return "{mm:" + underHeadMm + "} M" + threadMm + (threadLock ? ", thread lock" : "");
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Another screw in hole " + holeId + ": " + screw();
         }
     }
 }

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.DeviceProfile;
@@ -43,7 +44,8 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
 
     public record Part(Inside part, Lie lie) {}
 
-    public record Hole(Screw screw, Lie lie) {}
+    /** @param at where its screw is, as it was told; null while nothing was */
+    public record Hole(Screw screw, Lie lie, ScrewAt at) {}
 
     public record Plug(Connector plug, Lie lie) {}
 
@@ -51,16 +53,15 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
      * Screws that look alike in the hand.
      *
      * @param like one of them
-     * @param out how many of them come out
-     * @param hidden how many of those under something
+     * @param now how many of them are in hand
+     * @param hiddenNow how many of those are under something
      */
-    public record Alike(String words, Screw like, int out, int hidden) {}
+    public record Alike(String words, Screw like, int now, int hiddenNow) {}
 
     /** Every kind of screw of this device, the most of them first. */
     public List<Alike> alike() {
         return holes.stream()
-                .map(Hole::screw)
-                .collect(Collectors.groupingBy(StripMap::looks, LinkedHashMap::new, Collectors.toList()))
+                .collect(Collectors.groupingBy(hole -> looks(hole.screw()), LinkedHashMap::new, Collectors.toList()))
                 .entrySet()
                 .stream()
                 .sorted(Comparator.comparing(kind -> -kind.getValue().size()))
@@ -68,10 +69,13 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                 .toList();
     }
 
-    private static Alike alike(String words, List<Screw> screws) {
-        List<Screw> out = screws.stream().filter(screw -> !screw.laterLayer()).toList();
-        return new Alike(words, screws.get(0), out.size(), (int)
-                out.stream().filter(Screw::hidden).count());
+    private static Alike alike(String words, List<Hole> holes) {
+        List<Screw> now = holes.stream()
+                .filter(hole -> hole.lie() == Lie.NOW)
+                .map(Hole::screw)
+                .toList();
+        return new Alike(words, holes.get(0).screw(), now.size(), (int)
+                now.stream().filter(Screw::hidden).count());
     }
 
     /** What tells screws apart in the hand. */
@@ -98,27 +102,43 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                     done.add(cleared(panel));
                     done.addAll(order.before(cleared(panel)));
                 });
-        boolean screwsOut = stripped.screws(Count.OUT).isPresent()
-                && stripped.screws(Count.IN).isEmpty();
-        boolean screwsNow = StripStation.SCREWS.equals(stepId) || StripFact.SCREWS_IN.equals(stepId);
-        Optional<Move> now = move(device, stepId);
+        Optional<Screws> screws = Screws.of(profile, state);
+        List<Screw> lit = screws.map(all -> all.lit(stepId)).orElse(List.of());
+        Predicate<Screw> out = screw -> screws.map(all -> all.out(screw)).orElseGet(() -> counted(stripped));
+        device.screws().stream().filter(out).map(StripMap::out).forEach(done::add);
+        Optional<Move> now = move(device, stepId)
+                .or(() -> lit.stream()
+                        .filter(screw -> !StripFact.SCREWS_IN.equals(stepId))
+                        .map(StripMap::out)
+                        .findFirst());
         Set<Move> over = new LinkedHashSet<>();
         now.ifPresent(move -> order.order(List.of(move)).stream()
                 .filter(order.before(move)::contains)
                 .filter(before -> !done.contains(before))
-                .filter(before -> !(screwsOut && before.act() == Act.SCREW_OUT))
                 .forEach(over::add));
         return new StripMap(
                 device.inside().stream()
                         .map(thing -> new Part(thing, lie(done, over, now, cleared(thing), off(thing))))
                         .toList(),
                 device.screws().stream()
-                        .map(screw -> new Hole(screw, lie(screw, screwsOut, screwsNow)))
+                        .map(screw -> new Hole(
+                                screw,
+                                lie(screw, out.test(screw), lit.contains(screw)),
+                                stripped.holes().get(screw.id())))
                         .toList(),
                 device.connectors().stream()
                         .map(plug -> new Plug(plug, lie(done, over, now, unplug(plug))))
                         .toList(),
-                words(device, order, List.copyOf(over), screwsOut));
+                words(device, order, List.copyOf(over), out));
+    }
+
+    private static boolean counted(StripState stripped) {
+        return stripped.screws(Count.OUT).isPresent()
+                && stripped.screws(Count.IN).isEmpty();
+    }
+
+    private static Move out(Screw screw) {
+        return new Move(Act.SCREW_OUT, screw.id());
     }
 
     private static boolean out(Connector plug, JobState state) {
@@ -172,31 +192,38 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
     }
 
     /** Screws of one thing are one piece of work; of what comes off it is said how. */
-    private static List<String> words(ProfileDocument device, OrderGraph order, List<Move> moves, boolean screwsOut) {
+    private static List<String> words(
+            ProfileDocument device, OrderGraph order, List<Move> moves, Predicate<Screw> out) {
         List<String> words = new ArrayList<>();
         List<Move> one = new ArrayList<>();
         for (Move move : moves) {
             if (!one.isEmpty() && !order.sameWork(one.get(0), move)) {
-                words.add(told(device, order, one, screwsOut));
+                words.add(told(device, order, one, out));
                 one = new ArrayList<>();
             }
             one.add(move);
         }
         if (!one.isEmpty()) {
-            words.add(told(device, order, one, screwsOut));
+            words.add(told(device, order, one, out));
         }
         return words;
     }
 
-    private static String told(ProfileDocument device, OrderGraph order, List<Move> one, boolean screwsOut) {
+    private static String told(ProfileDocument device, OrderGraph order, List<Move> one, Predicate<Screw> out) {
         return device.inside().stream()
                 .filter(thing -> List.of(off(thing), cleared(thing)).contains(one.get(0)))
                 .findFirst()
                 .map(thing -> thing.words() + " ("
-                        + (screwsOut && thing.hold() == InsideHold.SCREWED
+                        + (thing.hold() == InsideHold.SCREWED && unscrewed(device, thing, out)
                                 ? "its screws are out"
                                 : thing.hold().words())
                         + ")")
                 .orElseGet(() -> order.words(one));
+    }
+
+    private static boolean unscrewed(ProfileDocument device, Inside thing, Predicate<Screw> out) {
+        return device.screws().stream()
+                .filter(screw -> thing.id().equals(screw.holds()) && !screw.laterLayer())
+                .allMatch(out);
     }
 }

@@ -20,10 +20,16 @@ import ridgefall.core.strip.StripFact.Isolation;
  * What is off inside.
  *
  * @param isolationProven since the battery was last taken out of circuit
+ * @param screws as many as were counted where nobody told of them hole by hole
+ * @param holes what was told of the screws of some holes
  */
 public record StripState(
-        Optional<Isolation> isolation, boolean isolationProven, Set<String> plugsFreed, Map<Count, Integer> screws) {
-    static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of());
+        Optional<Isolation> isolation,
+        boolean isolationProven,
+        Set<String> plugsFreed,
+        Map<Count, Integer> screws,
+        Map<String, ScrewAt> holes) {
+    static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of(), Map.of());
 
     /** The check of an earlier station. */
     private static final String OUT_BEFORE_HEAT = "heat.battery-out";
@@ -40,10 +46,12 @@ public record StripState(
     /** What was plugged in again is unplugged again, with the battery out of circuit first. */
     StripState hears(Entry entry) {
         if (entry.fact() instanceof DetourFact.Reopened) {
-            return NOTHING;
+            // All screws are in again, but for the holes that have none.
+            Map<String, ScrewAt> none = Fold.without(holes, id -> !holes.get(id).none());
+            return new StripState(Optional.empty(), false, Set.of(), Map.of(), none);
         }
         return entry.fact() instanceof PartsFact.PartSwapped swap && swap.pluggedIn()
-                ? new StripState(Optional.empty(), false, Set.of(), screws)
+                ? new StripState(Optional.empty(), false, Set.of(), screws, holes)
                 : this;
     }
 
@@ -53,19 +61,28 @@ public record StripState(
     }
 
     StripState isolated(Isolation how) {
-        return new StripState(Optional.of(how), false, plugsFreed, screws);
+        return new StripState(Optional.of(how), false, plugsFreed, screws, holes);
     }
 
     StripState proven() {
-        return new StripState(isolation, true, plugsFreed, screws);
+        return new StripState(isolation, true, plugsFreed, screws, holes);
     }
 
     StripState unplugged(String plugId) {
-        return new StripState(isolation, isolationProven, Fold.plus(plugsFreed, plugId), screws);
+        return new StripState(isolation, isolationProven, Fold.plus(plugsFreed, plugId), screws, holes);
     }
 
     StripState counted(Count direction, int number) {
-        return new StripState(isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number));
+        return new StripState(isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number), holes);
+    }
+
+    StripState screw(String holeId, ScrewAt at) {
+        return new StripState(isolation, isolationProven, plugsFreed, screws, Fold.plus(holes, holeId, at));
+    }
+
+    /** Whether screws of this device were taken out, however that was told. */
+    public boolean unscrewed() {
+        return screws.containsKey(Count.OUT) || holes.values().stream().anyMatch(at -> !at.none());
     }
 
     /** Plugs that are still in. A battery that is out of circuit is out by its plug or by a card at it. */

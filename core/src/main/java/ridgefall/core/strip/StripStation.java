@@ -19,6 +19,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
+import ridgefall.core.profile.ScrewOrder;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
@@ -26,6 +27,8 @@ import ridgefall.core.strip.StripFact.Isolation;
 public final class StripStation implements StationRoom {
     static final String PANEL_UP = "strip.panel-up";
     static final String SCREWS = "strip.screws";
+    static final String SCREWS_OVER = "strip.screws-over";
+    static final String SCREWS_UNDER = "strip.screws-under";
 
     @Override
     public Station station() {
@@ -34,27 +37,7 @@ public final class StripStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        int missing = IntakeState.of(state).missingScrews();
-        Step out = Step.open(
-                SCREWS,
-                Station.STRIP,
-                "Screws out, each to its own place",
-                "this device has " + profile.screws()
-                        + (profile.hiddenScrews() > 0 ? ", " + profile.hiddenScrews() + " of them hidden" : "")
-                        + (missing == 0 ? "" : "; " + missing + " were missing when it came in"),
-                Step.go(
-                        "Counted",
-                        new StripFact.ScrewsCounted(Count.OUT, 0),
-                        new Ask(
-                                "screws",
-                                "Screws out",
-                                Ask.Kind.NUMBER,
-                                null,
-                                Integer.toString(Math.max(0, profile.screws() - missing)))));
-        Step screws = StripState.of(state)
-                .screws(Count.OUT)
-                .map(n -> out.answered(n + " out"))
-                .orElse(out);
+        Optional<Screws> screws = Screws.of(profile, state);
         Step isolate = Step.open(
                 "strip.isolate",
                 Station.STRIP,
@@ -75,20 +58,30 @@ public final class StripStation implements StationRoom {
                 Step.go("Stays dark", new StripFact.IsolationProven()));
         Step proven = StripState.of(state).isolationProven() ? prove.answered("stays dark") : prove;
         // What can't be switched off stays live no longer than it must: the battery first, screws after.
-        boolean batteryFirst =
-                Boolean.FALSE.equals(IntakeState.of(state).canSwitchOff().orElse(true));
+        boolean countedAfter = screws.isEmpty()
+                && Boolean.FALSE.equals(IntakeState.of(state).canSwitchOff().orElse(true));
         Set<String> live = profile.livePlugs();
-        List<Step> steps = new ArrayList<>(batteryFirst ? List.of() : List.of(screws));
+        ScrewOrder order = profile.screwOrder();
+        List<Step> steps = new ArrayList<>();
+        if (screws.isEmpty() && !countedAfter) {
+            steps.add(counted(profile, state));
+        }
+        screws.flatMap(all -> all.out(SCREWS_OVER, "Screws out on the way to the battery's plug", order.toBattery()))
+                .ifPresent(steps::add);
         profile.connectors().stream()
                 .filter(plug -> live.contains(plug.id()))
                 .map(plug -> free(plug, state)
                         .hinted("still live: plastic tool, one hand, touch nothing beside it; " + plug.hint()))
                 .forEach(steps::add);
         panelUp(profile, state).ifPresent(steps::add);
+        screws.flatMap(all -> all.out(SCREWS_UNDER, "Screws out under the panel", order.underPanel()))
+                .ifPresent(steps::add);
         steps.addAll(List.of(isolated, proven));
-        if (batteryFirst) {
-            steps.add(screws);
+        if (countedAfter) {
+            steps.add(counted(profile, state));
         }
+        screws.flatMap(all -> all.out(SCREWS, "Screws out, each to its own place", order.rest()))
+                .ifPresent(steps::add);
         for (Connector plug : profile.connectors()) {
             // The battery's plug is what isolation asks for; journals from before that have it as one of the plugs too.
             boolean battery =
@@ -98,6 +91,29 @@ public final class StripStation implements StationRoom {
             }
         }
         return steps;
+    }
+
+    /** Where the book has no holes, and where they were counted before it had. */
+    private static Step counted(DeviceProfile profile, JobState state) {
+        int missing = IntakeState.of(state).missingScrews();
+        Step out = Step.open(
+                SCREWS,
+                Station.STRIP,
+                "Screws out, each to its own place",
+                missing == 0 ? null : missing + " were missing when it came in",
+                Step.go(
+                        "Counted",
+                        new StripFact.ScrewsCounted(Count.OUT, 0),
+                        new Ask(
+                                "screws",
+                                "Screws out",
+                                Ask.Kind.NUMBER,
+                                null,
+                                Integer.toString(Math.max(0, profile.screws() - missing)))));
+        return StripState.of(state)
+                .screws(Count.OUT)
+                .map(n -> out.answered(n + " out"))
+                .orElse(out);
     }
 
     private static Step free(Connector plug, JobState state) {
@@ -139,10 +155,16 @@ public final class StripStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
-        boolean early = fact instanceof StripFact.BatteryIsolated || fact instanceof StripFact.IsolationProven;
+        boolean early = fact instanceof StripFact.BatteryIsolated
+                || fact instanceof StripFact.IsolationProven
+                || fact instanceof StripFact.ScrewsMoved
+                || fact instanceof StripFact.ScrewTold;
         boolean reached = profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
         if (!SeparateState.of(state).frontOpened() && !(early && reached)) {
             holds.add(Hold.firm("separate.open", Station.SEPARATE, "The front is not open"));
+        }
+        if (fact instanceof StripFact told) {
+            holds.addAll(Screws.holds(told, profile, state));
         }
         if (fact instanceof StripFact.IsolationProven && !StripState.isolated(state)) {
             holds.add(Hold.firm("strip.isolate", Station.STRIP, "The battery is still in circuit"));

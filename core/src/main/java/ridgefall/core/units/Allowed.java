@@ -1,6 +1,8 @@
 package ridgefall.core.units;
 
+import java.util.EnumSet;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** Checks at the border of the core. Each returns the value it was given or throws {@link NotAllowed}. */
 public final class Allowed {
@@ -45,6 +47,14 @@ public final class Allowed {
     public static <T> T present(String field, T value) {
         if (value == null) {
             throw new NotAllowed(field, "missing", "a value");
+        }
+        return value;
+    }
+
+    public static <E extends Enum<E>> E oneOf(String field, E value, EnumSet<E> allowed) {
+        if (value == null || !allowed.contains(value)) {
+            throw new NotAllowed(
+                    field, value, "one of " + allowed.stream().map(Enum::name).collect(Collectors.joining(", ")));
         }
         return value;
     }

@@ -46,6 +46,7 @@ import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.Stretch;
+import ridgefall.core.strip.ScrewAt;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.units.NotAllowed;
 
@@ -509,10 +510,10 @@ class CourseTest {
     @Test
     void missingScrewsHoldTheSeal() {
         Journey journey = new Journey().until(Station.SEAL);
-        journey.append(new StripFact.ScrewsCounted(StripFact.Count.IN, 13));
+        journey.append(new StripFact.ScrewsMoved(List.of("cover-1", "cover-2"), ScrewAt.Where.BACK));
         assertThat(journey.holds(new SealFact.Sealed()))
                 .extracting(Hold::because)
-                .contains("Screws back in their own holes: 13 in, 14 out");
+                .contains("Screws back in, each to its own hole");
     }
 
     @Test

@@ -3,6 +3,7 @@ package ridgefall.core.gate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -128,7 +129,10 @@ class EveryDeviceTest {
         boolean records = next.lead() == Step.Lead.RECORD || next.lead() == Step.Lead.PROPOSE;
         if (records && !next.choices().isEmpty()) {
             Fact first = next.choices().get(0).fact();
-            assertThat(next.id().equals(asked.id()) && first.getClass() == answer.getClass())
+            boolean otherScrews = first instanceof StripFact.ScrewsMoved more
+                    && answer instanceof StripFact.ScrewsMoved moved
+                    && Collections.disjoint(more.holeIds(), moved.holeIds());
+            assertThat(next.id().equals(asked.id()) && first.getClass() == answer.getClass() && !otherScrews)
                     .as("after %s: %s", answer, first)
                     .isFalse();
             assertThat(first.answers().stream().anyMatch(answer.answers()::contains))
@@ -212,11 +216,11 @@ class EveryDeviceTest {
                 .singleElement()
                 .asString()
                 .startsWith("Live:");
-        assertThat(stepIds(journey, Station.STRIP)).startsWith("strip.isolate", "strip.proven", "strip.screws");
+        assertThat(stepIds(journey, Station.STRIP))
+                .startsWith("strip.screws-over", "strip.isolate", "strip.proven", "strip.screws");
         journey.append(new StripFact.BatteryIsolated(StripFact.Isolation.UNPLUGGED))
                 .append(new StripFact.IsolationProven());
         assertThat(journey.course().cautions(Station.STRIP)).isEmpty();
-        assertThat(stepIds(new Journey(), Station.STRIP)).startsWith("strip.screws");
     }
 
     @Test

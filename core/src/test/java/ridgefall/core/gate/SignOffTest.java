@@ -111,7 +111,10 @@ class SignOffTest {
 
     @Test
     void ofMissingScrewsStandsForThatCountOnly() {
-        Journey journey = new Journey().until(Station.SEAL);
+        Journey journey = new Journey()
+                .until(Station.STRIP)
+                .append(new ScrewsCounted(StripFact.Count.OUT, 14))
+                .until(Station.SEAL);
         journey.append(new ScrewsCounted(StripFact.Count.IN, 13)).signOff("seal.screws", new SealFact.Sealed());
         assertThat(step(journey, "seal.screws").open()).isFalse();
         journey.append(new ScrewsCounted(StripFact.Count.IN, 12));

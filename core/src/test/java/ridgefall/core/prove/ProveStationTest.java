@@ -99,7 +99,9 @@ class ProveStationTest {
                 .anySatisfy(line -> assertThat(line).endsWith(": snapped"))
                 .anySatisfy(line -> assertThat(line).contains("worked before, now could not be tested, noisy bench"));
         assertThat(page.kept()).contains("Stylus data").noneMatch(part -> part.contains("agnet"));
-        assertThat(page.measured()).extracting(JobRecord.Line::words).contains("14 screws out", "14 screws in");
+        assertThat(page.measured())
+                .extracting(JobRecord.Line::words)
+                .contains("4 screws out: plate-1, plate-2, plate-3, plate-4", "2 screws back in: cover-6, cover-5");
         assertThat(page.people()).containsExactly("Ansa Orrick, technician");
     }
 

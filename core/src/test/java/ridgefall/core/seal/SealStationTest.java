@@ -48,9 +48,14 @@ class SealStationTest {
         assertThat(bent.heldBy(SEALED)).contains("seal.straight");
     }
 
+    /** As in journals from before each hole was asked for. */
     @Test
     void aScrewTooFewHoldsTheSealUntilCountedAgainOrSignedOffOnce() {
-        Journey journey = ready().append(new ScrewsCounted(Count.IN, 13));
+        Journey journey = new Journey()
+                .until(Station.STRIP)
+                .append(new ScrewsCounted(Count.OUT, 14))
+                .untilStep("seal.seal")
+                .append(new ScrewsCounted(Count.IN, 13));
         assertThat(journey.step("seal.screws").answer()).isEqualTo("13 in, 14 out");
         assertThat(journey.heldBy(SEALED)).containsExactly("seal.screws");
         journey.signOff("seal.screws", SEALED);

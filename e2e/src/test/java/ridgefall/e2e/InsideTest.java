@@ -1,0 +1,49 @@
+package ridgefall.e2e;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** The open device: what comes off, where it goes, and what of it is not as the book has it. */
+@ExtendWith(RunningProduct.class)
+class InsideTest {
+
+    private static void tapHole(Browser bench, String id) {
+        bench.awaitText("Tap a hole");
+        bench.focus("[aria-label='Hole " + id + "']");
+        bench.press(Keys.ENTER);
+        bench.awaitText("Hole " + id);
+    }
+
+    @Test
+    void everyScrewComesOutAndGoesHomeThoughOneFellOneWasMissingAndOneIsTooLong(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Screw hut", "cracked");
+        bench.skipTo("strip.screws-over");
+        bench.awaitText("4 × 2.8 mm M1.4");
+        bench.goOn();
+        bench.skipTo("strip.screws-under");
+        bench.awaitText("5 out");
+        tapHole(bench, "plate-1");
+        bench.awaitText("3.4 mm M1.2, flat, cross 000: too long by 1.4 mm");
+        bench.click("Was not there");
+        bench.awaitText("4 of 17 out");
+        tapHole(bench, "plate-7");
+        bench.click("Dropped it");
+        bench.awaitText("plate-7 dropped, not found");
+        bench.skipTo("seal.lost-plate-7");
+        bench.awaitText("Find the screw of hole plate-7");
+        bench.tap("1");
+        bench.awaitStep("seal.screws");
+        tapHole(bench, "plate-1");
+        bench.click("Another screw");
+        bench.put("underHeadMm", "3.4");
+        bench.click("Another screw");
+        bench.awaitText("3.4 mm in hole plate-1: too long by 1.4 mm: hits what lies behind");
+        bench.put("underHeadMm", "1.9");
+        bench.click("Another screw");
+        bench.awaitText("plate-1");
+        bench.skipTo("seal.dust");
+        bench.awaitText("17 in; plate-1 another one in its hole");
+    }
+}
