@@ -1270,6 +1270,7 @@ export interface components {
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
+      | components["schemas"]["JointMeasured"]
       | components["schemas"]["LetGoOn"]
       | components["schemas"]["LyingChanged"]
       | components["schemas"]["MarkRemoved"]
@@ -2327,6 +2328,26 @@ export interface components {
     };
     CarryView: {
       split: components["schemas"]["SplitView"] | null;
+      ledger: components["schemas"]["LedgerRowView"][];
+      oldFront: string;
+    };
+    JointView: {
+      id: string;
+      words: string;
+      at: components["schemas"]["Spot"];
+      /** Format: double */
+      ohm: number | null;
+    };
+    LedgerRowView: {
+      id: string;
+      words: string;
+      hint: string;
+      irreplaceable: boolean;
+      corners: components["schemas"]["Spot"][] | null;
+      joints: components["schemas"]["JointView"][];
+      /** @enum {string} */
+      standing: "TO_MOVE" | "NOW" | "MOVED" | "BROUGHT" | "LOST";
+      tried: string | null;
     };
     SplitView: {
       entry: string;
@@ -3120,6 +3141,17 @@ export interface components {
        */
       type: "JobOpened";
       variantId: string | null;
+    };
+    JointMeasured: {
+      jointId: string;
+      /** Format: double */
+      ohm: number;
+      partId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "JointMeasured";
     };
     LetGoOn: {
       reason: string;
@@ -5631,6 +5663,9 @@ export const symptomViewSymptomValues: ReadonlyArray<
 export const worthViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["WorthView"]["verdict"]
 > = ["UNKNOWN", "WORTH_IT", "DOUBTFUL", "NOT_WORTH_IT"];
+export const ledgerRowViewStandingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LedgerRowView"]["standing"]
+> = ["TO_MOVE", "NOW", "MOVED", "BROUGHT", "LOST"];
 export const planViewSchoolValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PlanView"]["school"]
 > = ["BUTT", "MITRE", "GAPPED"];
@@ -5925,6 +5960,9 @@ export const isolationProvenTypeValues: ReadonlyArray<
 export const jobOpenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JobOpened"]["type"]
 > = ["JobOpened"];
+export const jointMeasuredTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JointMeasured"]["type"]
+> = ["JointMeasured"];
 export const letGoOnTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LetGoOn"]["type"]
 > = ["LetGoOn"];

@@ -3,12 +3,12 @@ import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { BandAndOutline } from "@/edge/BandAndOutline";
 import { useEdgePicture } from "@/edge/useEdgePicture";
-import { JournalPanel } from "@/job/JournalPanel";
 import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { clockWords } from "@/time/clock";
 import { Facts } from "@/ui/Facts";
 import { length, temperature } from "@/units/units";
+import { Ledger } from "./Ledger";
 
 type Split = NonNullable<Schemas["CarryView"]["split"]>;
 
@@ -22,7 +22,14 @@ export function CarryPanel(props: PanelProps) {
     placeholderData: keepPreviousData,
   });
   const open = job.steps.some((step) => step.id === "carry.panel" && step.open);
-  return data?.split && open ? <Splitting {...props} split={data.split} /> : <JournalPanel job={job} />;
+  if (!data) {
+    return <p className="text-xl">…</p>;
+  }
+  return data.split && open ? (
+    <Splitting {...props} split={data.split} />
+  ) : (
+    <Ledger {...props} rows={data.ledger} oldFront={data.oldFront} />
+  );
 }
 
 function Splitting({ job, pointed, onPoint, view, onView, split }: PanelProps & { split: Split }) {

@@ -46,4 +46,42 @@ class InsideTest {
         bench.skipTo("seal.dust");
         bench.awaitText("17 in; plate-1 another one in its hole");
     }
+
+    @Test
+    void aNewFrontThatIsDeadIsFoundBeforeAnythingMovesOntoIt(Visit visit) {
+        Browser bench =
+                visit.browser().asAnsa().takeIn("Dead front hut", "cracked").skipTo("carry.new-ready");
+        bench.awaitText("Keep the old front: 4 still to come from it");
+        bench.goOn();
+        bench.awaitStep("carry.new-shows");
+        bench.tap("2");
+        bench.type("reason", "line down the middle");
+        bench.awaitText("See what to do");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.type("words", "line down the middle");
+        bench.awaitStep("parts.here");
+        bench.skipTo("carry.new-ready");
+        bench.awaitText("New front made ready");
+    }
+
+    @Test
+    void aBoardThatMovesIsMeasuredAndTheOpenJointIsFound(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 41", "Joint hut", "cracked");
+        bench.skipTo("carry.look-payment-board");
+        bench.awaitText("Payment at a reader: tried while the front is open");
+        bench.skipTo("carry.joint-j1");
+        bench.tap("1");
+        bench.type("ohm", "0.3");
+        bench.awaitStep("carry.joint-j2");
+        bench.tap("2");
+        bench.awaitText("no contact");
+        bench.awaitText("Check again");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.type("ohm", "0.4");
+        bench.awaitStep("carry.joint-j3");
+        bench.skipTo("open.pay");
+        bench.awaitText("Payment at a reader");
+    }
 }

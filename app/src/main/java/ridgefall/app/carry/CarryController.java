@@ -2,6 +2,7 @@ package ridgefall.app.carry;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.locationtech.jts.geom.Coordinate;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,9 +10,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.Jobs;
+import ridgefall.core.carry.CarryLedger;
+import ridgefall.core.carry.CarryState;
 import ridgefall.core.carry.GlassSplit;
 import ridgefall.core.edge.EdgeLine.View;
+import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
 
 @RestController
@@ -65,8 +70,58 @@ class CarryController {
         }
     }
 
-    /** @param split null where no panel is kept */
-    record CarryView(@Schema(nullable = true) SplitView split) {}
+    /** @param at in mm, as the device is seen */
+    record JointView(
+            String id,
+            String words,
+            Spot at,
+            @Schema(nullable = true) Double ohm) {}
+
+    /**
+     * @param corners where it sits; null where nobody has looked yet, and for data
+     * @param tried by what it is known to work; null for what has no function of its own
+     */
+    record LedgerRowView(
+            String id,
+            String words,
+            String hint,
+            boolean irreplaceable,
+            @Schema(nullable = true) List<Spot> corners,
+            List<JointView> joints,
+            CarryLedger.Standing standing,
+            @Schema(nullable = true) String tried) {
+        static LedgerRowView of(Course course, CarryLedger.Row row, View view) {
+            DeviceProfile profile = course.profile();
+            Map<String, Double> ohm = CarryState.of(course.state()).ohm(row.id());
+            return new LedgerRowView(
+                    row.id(),
+                    row.words(),
+                    row.hint(),
+                    row.irreplaceable(),
+                    row.area() == null
+                            ? null
+                            : row.area().corners().stream()
+                                    .map(corner -> spot(profile, corner, view))
+                                    .toList(),
+                    row.joints().stream()
+                            .map(joint -> new JointView(
+                                    joint.id(), joint.words(), spot(profile, joint.place(), view), ohm.get(joint.id())))
+                            .toList(),
+                    row.standing(),
+                    row.tried());
+        }
+
+        private static Spot spot(DeviceProfile profile, Point at, View view) {
+            Coordinate seen = profile.edge().seen(new Coordinate(at.xMm(), at.yMm()), view);
+            return new Spot(seen.x, seen.y);
+        }
+    }
+
+    /**
+     * @param split null where no panel is kept
+     * @param oldFront whether it is still needed, and what becomes of it
+     */
+    record CarryView(@Schema(nullable = true) SplitView split, List<LedgerRowView> ledger, String oldFront) {}
 
     @GetMapping("/api/jobs/{jobId}/carry")
     CarryView carry(
@@ -74,8 +129,16 @@ class CarryController {
             @RequestParam(defaultValue = "0") int quarterTurns,
             @RequestParam(defaultValue = "false") boolean faceDown) {
         Course course = jobs.course(jobId);
-        return new CarryView(GlassSplit.of(course.profile(), course.state())
-                .map(split -> SplitView.of(course.profile(), split, new View(quarterTurns, faceDown)))
-                .orElse(null));
+        View view = new View(quarterTurns, faceDown);
+        CarryLedger ledger = CarryLedger.of(
+                course.profile(), course.state(), course.next().map(Step::id).orElse(null));
+        return new CarryView(
+                GlassSplit.of(course.profile(), course.state())
+                        .map(split -> SplitView.of(course.profile(), split, view))
+                        .orElse(null),
+                ledger.rows().stream()
+                        .map(row -> LedgerRowView.of(course, row, view))
+                        .toList(),
+                ledger.oldFront());
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -157,15 +156,7 @@ class StripController {
     }
 
     private static List<SeenAt> corners(Area area, EdgeLine edge, View view) {
-        double right = area.xMm() + area.widthMm();
-        double bottom = area.yMm() + area.heightMm();
-        return Stream.of(
-                        new Point(area.xMm(), area.yMm()),
-                        new Point(right, area.yMm()),
-                        new Point(right, bottom),
-                        new Point(area.xMm(), bottom))
-                .map(corner -> place(corner, edge, view))
-                .toList();
+        return area.corners().stream().map(corner -> place(corner, edge, view)).toList();
     }
 
     private static LyingPlugView plug(StripMap.Plug it, EdgeLine edge, View view) {

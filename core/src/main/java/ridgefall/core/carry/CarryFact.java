@@ -7,6 +7,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
+import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.Allowed;
 
 /** What moves from the old front to the new one, or does not. */
@@ -58,6 +59,49 @@ public sealed interface CarryFact extends Fact.Of<CarryState> {
         @Override
         public String words(FactWords told) {
             return part(partId, told) + " lost" + FactWords.because(reason);
+        }
+    }
+
+    /**
+     * A soldered joint of a board that moved, measured from the board to where it leads.
+     *
+     * @param ohm as read, leads and all; {@link #NO_CONTACT_OHM} where the meter shows nothing
+     */
+    record JointMeasured(String partId, String jointId, double ohm) implements CarryFact {
+        public static final double NO_CONTACT_OHM = 1_000_000;
+
+        @Override
+        public void check() {
+            Allowed.text("partId", partId, 40);
+            Allowed.text("jointId", jointId, 40);
+            Allowed.between("ohm", ohm, 0, NO_CONTACT_OHM, "ohm");
+        }
+
+        @Override
+        public CarryState after(CarryState before, Entry entry) {
+            return before.measured(partId, jointId, ohm);
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            String joint = told.profile().pairedParts().stream()
+                    .filter(part -> part.id().equals(partId))
+                    .flatMap(part -> part.joints().stream())
+                    .filter(one -> one.id().equals(jointId))
+                    .map(ProfileDocument.Joint::words)
+                    .findFirst()
+                    .orElse(jointId);
+            return "Joint " + joint + ": " + read(ohm);
+        }
+
+        /** As a meter shows it. */
+        static String read(double ohm) {
+            return ohm >= NO_CONTACT_OHM ? "no contact" : ohm + " Ω";
         }
     }
 

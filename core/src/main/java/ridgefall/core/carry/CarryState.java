@@ -15,9 +15,11 @@ import ridgefall.core.parts.PartsFact;
  *
  * @param lost parts given up, with the reason
  * @param joined the panel that was kept has its new glass
+ * @param ohm what was measured of the joints of boards that moved, by part and joint
  */
-public record CarryState(Set<String> moved, Map<String, String> lost, boolean joined) {
-    static final CarryState NOTHING = new CarryState(Set.of(), Map.of(), false);
+public record CarryState(
+        Set<String> moved, Map<String, String> lost, boolean joined, Map<String, Map<String, Double>> ohm) {
+    static final CarryState NOTHING = new CarryState(Set.of(), Map.of(), false, Map.of());
 
     public static CarryState of(JobState job) {
         return job.of(CarryFact.FAMILY);
@@ -29,10 +31,10 @@ public record CarryState(Set<String> moved, Map<String, String> lost, boolean jo
      */
     CarryState hears(Entry entry) {
         if (entry.fact() instanceof PartsFact.PartSwapped swap && swap.front()) {
-            return new CarryState(waiting(), lost, false);
+            return new CarryState(waiting(), lost, false, Map.of());
         } else if (entry.fact() instanceof JobFact.CheckAnswered check
                 && check.checkId().equals(BondStation.OPTICAL)) {
-            return new CarryState(moved, lost, check.answer() == Answer.PASS);
+            return new CarryState(moved, lost, check.answer() == Answer.PASS, ohm);
         }
         return this;
     }
@@ -42,11 +44,22 @@ public record CarryState(Set<String> moved, Map<String, String> lost, boolean jo
     }
 
     CarryState moved(String partId) {
-        return new CarryState(Fold.plus(moved, partId), Fold.minus(lost, partId), joined);
+        // What was soldered anew is measured anew.
+        return new CarryState(Fold.plus(moved, partId), Fold.minus(lost, partId), joined, Fold.minus(ohm, partId));
     }
 
     CarryState lost(String partId, String reason) {
-        return new CarryState(Fold.minus(moved, partId), Fold.plus(lost, partId, reason), joined);
+        return new CarryState(
+                Fold.minus(moved, partId), Fold.plus(lost, partId, reason), joined, Fold.minus(ohm, partId));
+    }
+
+    CarryState measured(String partId, String jointId, double read) {
+        return new CarryState(moved, lost, joined, Fold.plus(ohm, partId, Fold.plus(ohm(partId), jointId, read)));
+    }
+
+    /** By joint. */
+    public Map<String, Double> ohm(String partId) {
+        return ohm.getOrDefault(partId, Map.of());
     }
 
     public boolean carriedOver(String partId) {

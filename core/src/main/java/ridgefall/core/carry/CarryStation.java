@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
+import ridgefall.core.carry.CarryFact.JointMeasured;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -15,10 +17,13 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.TimerKind;
+import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsState;
+import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Joint;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.strip.StripState;
@@ -32,6 +37,13 @@ public final class CarryStation implements StationRoom {
 
     private static final String PANEL_WORDS = "Old glass off the panel";
     private static final String SHOWS = "carry.panel-shows";
+    static final String NEW_READY = "carry.new-ready";
+    static final String NEW_SHOWS = "carry.new-shows";
+    private static final String LOOK = "carry.look-";
+    private static final String JOINT = "carry.joint-";
+
+    /** A sound joint is far below; a handheld meter with its leads is not. */
+    private static final double MOST_OHM = 1;
 
     @Override
     public Station station() {
@@ -41,11 +53,67 @@ public final class CarryStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         return Stream.of(
-                        profile.carryOvers().stream().map(part -> carry(part, state)),
+                        newFront(profile, state),
+                        profile.carryOvers().stream().flatMap(part -> withASecondLook(part, state)),
                         GlassSplit.of(profile, state).stream().flatMap(split -> split(profile, split, state)),
-                        profile.pairedParts().stream().map(part -> pair(part, state)))
+                        profile.pairedParts().stream().flatMap(part -> pair(part, state)))
                 .flatMap(some -> some)
                 .toList();
+    }
+
+    /**
+     * Before anything is moved, cleaned or taped: a dead part found here costs ten minutes. Whoever had begun to move before this
+     * was asked is not asked; glass alone makes no picture.
+     */
+    private static Stream<Step> newFront(DeviceProfile profile, JobState state) {
+        Step ready = Checks.check(
+                state,
+                NEW_READY,
+                "New front made ready",
+                "film and tape off its plugs and off the panel's back, flaps up, cables free and straight; liners stay on",
+                "Ready");
+        Step shows = Checks.check(
+                state,
+                NEW_SHOWS,
+                "New front tried loose: picture, touch, light",
+                "face on felt, plugs home, battery last; whole picture, touch in all corners and over the diagonal; then the battery"
+                        + " out of circuit first, and its plugs off again",
+                "All there, off again");
+        boolean glassAlone = DecideState.of(state).joinsGlass(profile);
+        boolean begun = shows.open() && !CarryState.of(state).moved().isEmpty();
+        return glassAlone || begun ? Stream.empty() : Stream.of(ready, shows.leadingOn(otherPart(profile, state)));
+    }
+
+    private static Step.Choice[] otherPart(DeviceProfile profile, JobState state) {
+        return Stream.concat(
+                        DecideState.of(state)
+                                .repair()
+                                .flatMap(agreed -> profile.repair(agreed.repairId()).parts().stream()
+                                        .findFirst())
+                                .map(kind -> PartsStation.swap(state, kind, PartsFact.Bad.DEAD_AT_TEST))
+                                .stream(),
+                        Stream.of(DecideStation.goesBack(state)))
+                .toArray(Step.Choice[]::new);
+    }
+
+    /** What can't be replaced is looked at once more before a hand goes to it. */
+    private static Stream<Step> withASecondLook(CarryOver part, JobState state) {
+        Step move = carry(part, state);
+        return part.irreplaceable()
+                ? Stream.concat(secondLook(part.id(), part.words(), part.hint(), move, state), Stream.of(move))
+                : Stream.of(move);
+    }
+
+    /** Not asked of what has moved without one. */
+    private static Stream<Step> secondLook(String id, String words, String hint, Step move, JobState state) {
+        return move.open() || state.passed(LOOK + id)
+                ? Stream.of(Checks.check(
+                        state,
+                        LOOK + id,
+                        "Second look before it moves: " + words,
+                        hint + "; light on it, nothing else in the other hand",
+                        "Looked"))
+                : Stream.empty();
     }
 
     /** The panel is tried before new glass is bonded to it: a minute here, an hour later. */
@@ -116,9 +184,52 @@ public final class CarryStation implements StationRoom {
         return step.open() && brought ? step.answered("the new part brings it") : step;
     }
 
-    private static Step pair(PairedPart part, JobState state) {
-        String done = part.method() == PairingMethod.COPY_DATA ? "Copied and read back" : "Board moved and tested";
-        return step(part.id(), part.words(), part.hint(), done, state);
+    private static Stream<Step> pair(PairedPart part, JobState state) {
+        if (part.method() == PairingMethod.COPY_DATA) {
+            return Stream.of(step(part.id(), part.words(), part.hint(), "Copied and read back", state));
+        }
+        Step move = step(
+                part.id(),
+                part.words(),
+                part.hint() + "; in a fixture, fumes drawn off, no longer at a joint than it takes to flow",
+                part.joints().isEmpty() ? "Board moved and tested" : "Soldered on",
+                state);
+        Stream<Step> look = secondLook(part.id(), part.words(), "its chip is paired: there is no other", move, state);
+        return Stream.of(look, Stream.of(move), joints(part, state)).flatMap(steps -> steps);
+    }
+
+    /** Each measured by itself; none before the board is on, nor where it was lost. */
+    private static Stream<Step> joints(PairedPart part, JobState state) {
+        return CarryState.of(state).carriedOver(part.id())
+                ? part.joints().stream().map(joint -> measured(part, joint, state))
+                : Stream.empty();
+    }
+
+    private static Step measured(PairedPart part, Joint joint, JobState state) {
+        Step step = Step.open(
+                JOINT + joint.id(),
+                Station.CARRY,
+                "Measure joint " + (part.joints().indexOf(joint) + 1) + " of "
+                        + part.joints().size() + ": " + joint.words(),
+                "from the board to where it leads, battery out, the leads of the meter read off first; "
+                        + Math.round(MOST_OHM) + " Ω at most",
+                measure(part, joint),
+                Step.fail("No contact", new JointMeasured(part.id(), joint.id(), JointMeasured.NO_CONTACT_OHM)));
+        Double ohm = CarryState.of(state).ohm(part.id()).get(joint.id());
+        if (ohm == null) {
+            return step;
+        }
+        return ohm <= MOST_OHM
+                ? step.answered(JointMeasured.read(ohm))
+                : step.hinted("flux, touch it up, let it cool, measure again; a bridge of wire where the pad is gone")
+                        .problem(JointMeasured.read(ohm));
+    }
+
+    private static Step.Choice measure(PairedPart part, Joint joint) {
+        return Step.go(
+                "Measured",
+                new JointMeasured(part.id(), joint.id(), 0),
+                new Ask("ohm", "Joint " + joint.words() + " reads", Ask.Kind.NUMBER, "Ω", null));
     }
 
     private static Step step(String id, String words, String hint, String done, JobState state) {
@@ -143,7 +254,11 @@ public final class CarryStation implements StationRoom {
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof JobFact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), splits(profile, state, SHOWS));
+            Checks.known(
+                    "checkId",
+                    f.checkId(),
+                    Stream.concat(splits(profile, state, SHOWS).stream(), checks(profile, state))
+                            .toList());
         }
         if (fact instanceof CarryFact f) {
             Checks.known(
@@ -157,9 +272,50 @@ public final class CarryStation implements StationRoom {
                             .toList());
         }
         List<Hold> holds = new ArrayList<>();
+        if (fact instanceof CarryFact.CarriedOver f) {
+            holds.addAll(unlooked(f.partId(), profile, state));
+        } else if (fact instanceof JointMeasured f) {
+            Checks.known("jointId", f.jointId(), joints(profile, f.partId()));
+            if (!CarryState.of(state).carriedOver(f.partId())) {
+                holds.add(Hold.firm("carry." + f.partId(), Station.CARRY, "The board is not soldered on yet"));
+            }
+        }
         for (Connector plug : StripState.stillIn(profile, state)) {
             holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));
         }
         return holds;
+    }
+
+    /** Whether a step moves this part, or looks at it before. */
+    static boolean isAbout(String stepId, String partId) {
+        return List.of("carry." + partId, LOOK + partId).contains(String.valueOf(stepId));
+    }
+
+    private static Stream<String> checks(DeviceProfile profile, JobState state) {
+        return Stream.of(
+                        newFront(profile, state).map(Step::id),
+                        profile.carryOvers().stream()
+                                .filter(CarryOver::irreplaceable)
+                                .map(part -> LOOK + part.id()),
+                        profile.pairedParts().stream()
+                                .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
+                                .map(part -> LOOK + part.id()))
+                .flatMap(ids -> ids);
+    }
+
+    private static List<String> joints(DeviceProfile profile, String partId) {
+        return profile.pairedParts().stream()
+                .filter(part -> part.id().equals(partId))
+                .flatMap(part -> part.joints().stream())
+                .map(Joint::id)
+                .toList();
+    }
+
+    /** Only what is asked for now stands in the way of what it is asked for. */
+    private List<Hold> unlooked(String partId, DeviceProfile profile, JobState state) {
+        return steps(profile, state).stream()
+                .filter(step -> step.open() && step.id().equals(LOOK + partId))
+                .map(step -> Hold.firm(step.id(), Station.CARRY, step.title()))
+                .toList();
     }
 }

@@ -225,7 +225,8 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
 
         @Override
         public boolean voids(String id) {
-            return Stream.of("parts.", "test.", "open.", "seal.").anyMatch(id::startsWith)
+            return Stream.of("parts.", "carry.new-", "test.", "open.", "seal.").anyMatch(id::startsWith)
+                    || front() && id.startsWith("carry.look-")
                     || front() && id.startsWith("bond.")
                     || pluggedIn && id.equals("heat.battery-out");
         }

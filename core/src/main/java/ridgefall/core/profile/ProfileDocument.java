@@ -352,7 +352,15 @@ public record ProfileDocument(
             String holds) {}
 
     /** A rectangle of the face in mm, face up, from the top left of the outline's bounding box. */
-    public record Area(double xMm, double yMm, double widthMm, double heightMm) {}
+    public record Area(double xMm, double yMm, double widthMm, double heightMm) {
+        /** Clockwise from the top left. */
+        public List<Point> corners() {
+            double right = xMm + widthMm;
+            double bottom = yMm + heightMm;
+            return List.of(
+                    new Point(xMm, yMm), new Point(right, yMm), new Point(right, bottom), new Point(xMm, bottom));
+        }
+    }
 
     public enum InsideKind {
         SHIELD("shield"),

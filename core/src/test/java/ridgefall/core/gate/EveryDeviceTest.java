@@ -33,6 +33,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
+import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
@@ -80,11 +81,22 @@ class EveryDeviceTest {
                         .toList());
         List<String> split = DecideState.of(journey.state()).joinsGlass(device)
                 ? List.of("warmed", "panel", "panel-shows")
-                : List.of();
-        assertThat(ids.stream().filter(id -> id.startsWith("carry.")).map(id -> id.substring(6)))
+                : List.of("new-ready", "new-shows");
+        Stream<String> boards = device.pairedParts().stream()
+                .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
+                .map(part -> part.id());
+        Stream<String> looked = Stream.concat(
+                device.carryOvers().stream()
+                        .filter(part -> part.irreplaceable())
+                        .map(part -> part.id()),
+                boards);
+        assertThat(ids.stream()
+                        .filter(id -> id.startsWith("carry.") && !id.startsWith("carry.joint-"))
+                        .map(id -> id.substring(6)))
                 .hasSameElementsAs(Stream.of(
                                 device.carryOvers().stream().map(part -> part.id()),
                                 device.pairedParts().stream().map(part -> part.id()),
+                                looked.map(id -> "look-" + id),
                                 split.stream())
                         .flatMap(some -> some)
                         .toList());
