@@ -516,6 +516,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/tray-sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["traySheet"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/tag": {
     parameters: {
       query?: never;
@@ -4690,6 +4706,30 @@ export interface operations {
       };
     };
   };
+  traySheet: {
+    parameters: {
+      query?: {
+        format?: "SVG" | "PDF" | "DXF";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
   tag: {
     parameters: {
       query?: never;
@@ -5382,6 +5422,9 @@ type ReadonlyArray<T> = [Exclude<T, undefined>] extends [unknown[]]
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
 > = ["PHOTO", "TRACE", "PAIRING"];
+export const pathsApiJobsJobIdTraySheetGetParametersQueryFormatValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/tray-sheet"]["get"]["parameters"]["query"]["format"]
+> = ["SVG", "PDF", "DXF"];
 export const pathsApiJobsJobIdQuoteGetParametersQueryGradeValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/quote"]["get"]["parameters"]["query"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];

@@ -99,7 +99,15 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
           {!hole && strip.holes.length > 0 && (
             <p className="text-quiet">
               Tap a hole: which screw belongs there, what the others would do; and if one fell, sticks or is
-              not there.
+              not there.{" "}
+              <a
+                className="underline"
+                href={`/api/jobs/${job.id}/tray-sheet`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                Tray at true scale, PDF
+              </a>
             </p>
           )}
           {screwsNow && !hole && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (

@@ -63,6 +63,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/pick-marks", ALL),
             Map.entry("GET /api/jobs/{jobId}/carry", ALL),
             Map.entry("GET /api/jobs/{jobId}/strip", ALL),
+            Map.entry("GET /api/jobs/{jobId}/tray-sheet", ALL),
             Map.entry("GET /api/jobs/{jobId}/bond", ALL),
             Map.entry("GET /api/jobs/{jobId}/decide", ALL),
             Map.entry("GET /api/jobs/{jobId}/quote", ALL),

@@ -1,11 +1,19 @@
 package ridgefall.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
+import java.util.List;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.sheet.PdfLines;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
 
@@ -53,6 +61,32 @@ class StripTest {
     private Client.Answer tell(JsonNode fact) {
         long seq = ansa.get("/api/jobs/" + job).json().get("seq").asLong();
         return ansa.append(job, seq, fact);
+    }
+
+    /** 14 small crosses, each line of theirs 1.2 mm long, where the book has the screws; the outline begins 34 mm below the head. */
+    @Test
+    void theTrayHasEveryScrewInItsPlaceToATenthOfAMillimetre() throws IOException {
+        byte[] pdf = ansa.bytes("/api/jobs/" + job + "/tray-sheet").body();
+        JsonNode book = ansa.get("/api/book/marrowby-quire-11").json().get("document");
+        double widthMm = book.get("outline").get("widthMm").asDouble();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            PDPage page = document.getPage(0);
+            List<double[]> level = PdfLines.of(page).stream()
+                    .filter(line -> Math.abs(line[2] - line[0] - 1.2) < 0.05 && Math.abs(line[3] - line[1]) < 0.01)
+                    .toList();
+            assertThat(level).hasSize(14);
+            double left = (PdfLines.mm(page.getMediaBox().getWidth()) - widthMm) / 2;
+            double top = PdfLines.mm(page.getMediaBox().getHeight()) - 34;
+            for (JsonNode screw : book.get("screws")) {
+                assertThat(level).anySatisfy(line -> {
+                    assertThat((line[0] + line[2]) / 2)
+                            .isCloseTo(left + screw.get("xMm").asDouble(), within(0.1));
+                    assertThat(line[1]).isCloseTo(top - screw.get("yMm").asDouble(), within(0.1));
+                });
+            }
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Screw tray, Marrowby Quire 11", "A: 6 × 3.2 mm");
+        }
     }
 
     private JsonNode hole(String id) {

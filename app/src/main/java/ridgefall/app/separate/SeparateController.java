@@ -4,8 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,7 +29,6 @@ import ridgefall.core.separate.PickSheet;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
 import ridgefall.core.separate.Warming;
-import ridgefall.core.sheet.Sheet;
 
 @RestController
 class SeparateController {
@@ -197,16 +194,7 @@ class SeparateController {
     ResponseEntity<byte[]> pickMarks(
             @PathVariable UUID jobId, @RequestParam(defaultValue = "PDF") SheetFiles.Format format) {
         Course course = jobs.course(jobId);
-        Sheet sheet = PickSheet.of(course.profile(), course.cutPlan());
-        return ResponseEntity.ok()
-                .contentType(format.type())
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename("pick-marks" + format.ending())
-                                .build()
-                                .toString())
-                .body(SheetFiles.write(sheet, format));
+        return SheetFiles.answer(PickSheet.of(course.profile(), course.cutPlan()), format, "pick-marks");
     }
 
     /** With what is not said again where the air over it is told beside it. */

@@ -17,7 +17,10 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import ridgefall.core.edge.Point;
 import ridgefall.core.sheet.Sheet;
 
@@ -45,6 +48,19 @@ public final class SheetFiles {
         public String ending() {
             return "." + name().toLowerCase(Locale.ROOT);
         }
+    }
+
+    /** To be looked at or saved under a name. */
+    public static ResponseEntity<byte[]> answer(Sheet sheet, Format format, String name) {
+        return ResponseEntity.ok()
+                .contentType(format.type())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename(name + format.ending())
+                                .build()
+                                .toString())
+                .body(write(sheet, format));
     }
 
     public static byte[] write(Sheet sheet, Format format) {

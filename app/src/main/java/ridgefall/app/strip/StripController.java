@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Coordinate;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.app.sheet.SheetFiles;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.edge.Point;
@@ -32,6 +34,7 @@ import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
+import ridgefall.core.strip.TraySheet;
 
 @RestController
 class StripController {
@@ -142,6 +145,13 @@ class StripController {
                         .toList(),
                 map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
                 map.onTheWay());
+    }
+
+    /** The device as large as it is, with a place for each screw and shield that comes off. */
+    @GetMapping("/api/jobs/{jobId}/tray-sheet")
+    ResponseEntity<byte[]> traySheet(
+            @PathVariable UUID jobId, @RequestParam(defaultValue = "PDF") SheetFiles.Format format) {
+        return SheetFiles.answer(TraySheet.of(jobs.course(jobId).profile()), format, "screw-tray");
     }
 
     private static LyingPartView part(StripMap.Part part, EdgeLine edge, View view) {

@@ -10,9 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.contentstream.operator.Operator;
-import org.apache.pdfbox.cos.COSNumber;
-import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -41,8 +38,8 @@ class SheetFilesTest {
         byte[] pdf = SheetFiles.write(sheet, Format.PDF);
         try (PDDocument document = Loader.loadPDF(pdf)) {
             PDPage page = document.getPage(0);
-            assertThat(mm(page.getMediaBox().getWidth())).isCloseTo(210, within(0.01));
-            List<double[]> lines = lines(page);
+            assertThat(PdfLines.mm(page.getMediaBox().getWidth())).isCloseTo(210, within(0.01));
+            List<double[]> lines = PdfLines.of(page);
             assertThat(lines).anySatisfy(line -> {
                 assertThat(line[0]).isCloseTo(30, within(0.05));
                 assertThat(line[1]).isCloseTo(297 - 60, within(0.05));
@@ -54,33 +51,6 @@ class SheetFilesTest {
                     .isEqualTo("None");
             assertThat(new PDFTextStripper().getText(document)).contains("Høle Å", "<tip> & flag", "100 mm long");
         }
-    }
-
-    /** Every line drawn: x and y of its ends, mm from the lower left corner. */
-    private static List<double[]> lines(PDPage page) throws IOException {
-        List<double[]> lines = new ArrayList<>();
-        List<Double> numbers = new ArrayList<>();
-        double[] at = {0, 0};
-        for (Object token : new PDFStreamParser(page).parse()) {
-            if (token instanceof COSNumber number) {
-                numbers.add(mm(number.floatValue()));
-            } else if (token instanceof Operator operator) {
-                boolean line = operator.getName().equals("l");
-                if (line || operator.getName().equals("m")) {
-                    double[] to = {numbers.get(0), numbers.get(1)};
-                    if (line) {
-                        lines.add(new double[] {at[0], at[1], to[0], to[1]});
-                    }
-                    at = to;
-                }
-                numbers.clear();
-            }
-        }
-        return lines;
-    }
-
-    private static double mm(double points) {
-        return points * 25.4 / 72;
     }
 
     @Test

@@ -75,7 +75,7 @@ public final class PickSheet {
             marks.add(words(
                     WORDS_X_MM,
                     line,
-                    plain(PlaceWords.along(profile, stretch.where(), move.clockwise())) + ": "
+                    Sheet.plain(PlaceWords.along(profile, stretch.where(), move.clockwise())) + ": "
                             + number(stretch.depthMm()) + " mm deep"));
             line += 5;
         }
@@ -99,11 +99,6 @@ public final class PickSheet {
 
     private static Mark words(double x, double y, String text) {
         return new Sheet.Words(new Point(x, y), WORDS_MM, text);
-    }
-
-    /** Paper is read in millimetres. */
-    private static String plain(String words) {
-        return words.replaceAll("\\{mm:([0-9.]+)}", "$1 mm");
     }
 
     private static String number(double mm) {

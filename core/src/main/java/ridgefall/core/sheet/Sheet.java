@@ -28,13 +28,23 @@ public record Sheet(String title, double widthMm, double heightMm, List<Mark> ma
     /** Words that begin at a point on their base line. */
     public record Words(Point at, double heightMm, String text) implements Mark {}
 
-    /** A4, upright, with its title at the head and the bar at the foot. */
+    /** A4, upright. */
     public static Sheet a4(String title, List<Mark> marks) {
+        return of(title, A4_WIDTH_MM, A4_HEIGHT_MM, marks);
+    }
+
+    /** With its title at the head and the bar at the foot. */
+    public static Sheet of(String title, double widthMm, double heightMm, List<Mark> marks) {
         List<Mark> all = new ArrayList<>();
         all.add(new Words(new Point(MARGIN_MM, MARGIN_MM + 6), 6, title));
         all.addAll(marks);
-        all.addAll(ruler(A4_HEIGHT_MM - MARGIN_MM));
-        return new Sheet(title, A4_WIDTH_MM, A4_HEIGHT_MM, List.copyOf(all));
+        all.addAll(ruler(heightMm - MARGIN_MM));
+        return new Sheet(title, widthMm, heightMm, List.copyOf(all));
+    }
+
+    /** Paper is read in millimetres, whoever reads it. */
+    public static String plain(String words) {
+        return words.replaceAll("\\{mm:([0-9.]+)}", "$1 mm");
     }
 
     private static List<Mark> ruler(double yMm) {
