@@ -279,10 +279,13 @@ function Workspace({ jobId }: { jobId: string }) {
   );
 }
 
-/** Screws go back, or are looked for, in the open device. */
-const SCREWS_BACK = /^seal\.(screws|lost-)/;
+/** Screws and plugs go back, or are looked for, in the open device. */
+const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws))/;
 
 function StationPanel({ station, ...panel }: PanelProps & { station: Station }) {
+  const next = panel.job.nextStepId ?? "";
+  const inside =
+    BACK_INSIDE.test(next) && panel.job.steps.some((s) => s.id === next && s.station === station);
   switch (station) {
     case "INTAKE":
       return <IntakePanel {...panel} />;
@@ -300,12 +303,10 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
       return <CarryPanel {...panel} />;
     case "BOND":
       return <BondPanel {...panel} />;
+    case "TEST":
+      return inside ? <StripPanel {...panel} /> : <JournalPanel {...panel} />;
     case "SEAL":
-      return panel.job.nextStepId !== null && SCREWS_BACK.test(panel.job.nextStepId) ? (
-        <StripPanel {...panel} />
-      ) : (
-        <SealPanel {...panel} />
-      );
+      return inside ? <StripPanel {...panel} /> : <SealPanel {...panel} />;
     default:
       return <JournalPanel {...panel} />;
   }

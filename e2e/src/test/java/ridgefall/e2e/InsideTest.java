@@ -31,10 +31,12 @@ class InsideTest {
         tapHole(bench, "plate-7");
         bench.click("Dropped it");
         bench.awaitText("plate-7 dropped, not found");
+        bench.skipTo("test.home-touch-latch");
+        bench.awaitText("home: line hidden");
         bench.skipTo("seal.lost-plate-7");
         bench.awaitText("Find the screw of hole plate-7");
         bench.tap("1");
-        bench.awaitStep("seal.screws");
+        bench.awaitStep("test.screws-under");
         tapHole(bench, "plate-1");
         bench.click("Another screw");
         bench.put("underHeadMm", "3.4");
@@ -42,7 +44,7 @@ class InsideTest {
         bench.awaitText("3.4 mm in hole plate-1: too long by 1.4 mm: hits what lies behind");
         bench.put("underHeadMm", "1.9");
         bench.click("Another screw");
-        bench.awaitText("plate-1");
+        bench.awaitText("12 to go, 1 in");
         bench.skipTo("seal.dust");
         bench.awaitText("17 in; plate-1 another one in its hole");
     }
@@ -74,6 +76,8 @@ class InsideTest {
         bench.tap("1");
         bench.type("ohm", "0.3");
         bench.awaitStep("carry.joint-j2");
+        bench.awaitNoText("Joint supply reads");
+        bench.awaitAnswers();
         bench.tap("2");
         bench.awaitText("no contact");
         bench.awaitText("Check again");

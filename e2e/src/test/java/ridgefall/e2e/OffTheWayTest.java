@@ -54,6 +54,7 @@ class OffTheWayTest {
         bench.awaitStep("test.fault.picture.reseat");
         bench.tap(Keys.SPACE);
         bench.awaitStep("open.picture");
+        bench.awaitAnswers();
         bench.tap("2");
         bench.awaitStep("test.fault.picture.swap");
         bench.tap(Keys.SPACE);

@@ -47,10 +47,6 @@ class Screenshots {
         bench.goOn();
         bench.awaitText("Soaking on");
         shoot(bench, "heat");
-        bench.dark(true);
-        bench.awaitText("battery now");
-        shoot(bench, "heat-dark");
-        bench.dark(false);
         String soaking = bench.path();
         bench.open("/tools");
         bench.awaitText("Two thermocouples");
@@ -76,9 +72,12 @@ class Screenshots {
         bench.awaitText(" of cutting");
         shoot(bench, "separate-dark");
         bench.dark(false);
-        bench.goOnUntil("strip.isolate");
-        bench.awaitText("First off:");
+        bench.goOnUntil("strip.screws");
+        bench.awaitText("Tap a hole");
         shoot(bench, "strip");
+        bench.goOnUntil("carry.magnets");
+        bench.awaitText("in hand");
+        shoot(bench, "carry");
         bench.goOnUntil("bond.school");
         bench.goOn();
         bench.goOn();

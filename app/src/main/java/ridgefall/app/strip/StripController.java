@@ -30,7 +30,6 @@ import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.strip.ScrewAt;
 import ridgefall.core.strip.ScrewFit;
 import ridgefall.core.strip.Screws;
-import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
@@ -120,7 +119,7 @@ class StripController {
         String stepId = course.next().map(Step::id).orElse(null);
         StripMap map = StripMap.of(course.profile(), course.state(), stepId);
         Optional<Screws> screws = Screws.of(course.profile(), course.state());
-        boolean goingIn = StripFact.SCREWS_IN.equals(stepId);
+        boolean goingIn = Screws.goIn(stepId);
         List<Alike> kinds = map.alike();
         List<String> looks = kinds.stream().map(Alike::words).toList();
         return new OpenDeviceView(

@@ -148,8 +148,16 @@ public final class SealStation implements StationRoom {
     public static List<Step> screwsIn(DeviceProfile profile, JobState state) {
         return Screws.of(profile, state)
                 .map(screws -> Stream.concat(screws.lost().stream(), Stream.of(screws.in()))
+                        .filter(step -> !lookedForAtTest(screws, step, state))
                         .toList())
                 .orElseGet(() -> List.of(countedIn(state)));
+    }
+
+    /** As long as the panel is up. */
+    private static boolean lookedForAtTest(Screws screws, Step step, JobState state) {
+        return !state.passed("test.plugged")
+                && screws.lostUnderThePanel().stream()
+                        .anyMatch(earlier -> earlier.id().equals(step.id()));
     }
 
     /** As many as were counted out. */

@@ -32,6 +32,7 @@ public final class Screws {
     static final int IN_A_GO = 5;
 
     static final String LOST = "seal.lost-";
+    static final String UNDER_IN = "test.screws-under";
 
     /** A lead may let a screw be too short, never too long. */
     public static final String SHORT = "seal.screw-short";
@@ -58,6 +59,11 @@ public final class Screws {
 
     private boolean isStill(Screw screw, Where where) {
         return at(screw).filter(at -> at.where() == where).isPresent();
+    }
+
+    /** Whether screws go back in at a step. */
+    public static boolean goIn(String stepId) {
+        return StripFact.SCREWS_IN.equals(stepId) || UNDER_IN.equals(stepId);
     }
 
     /** Whether something still sits in its hole, untouched. */
@@ -91,6 +97,10 @@ public final class Screws {
             case StripStation.SCREWS_UNDER -> go(stillIn(profile.screwOrder().underPanel()));
             case StripStation.SCREWS -> go(stillIn(profile.screwOrder().rest()));
             case StripFact.SCREWS_IN -> go(toGoBack());
+            case UNDER_IN ->
+                go(toGoBack().stream()
+                        .filter(profile.screwOrder().underPanel()::contains)
+                        .toList());
             default -> List.of();
         };
     }
@@ -148,7 +158,10 @@ public final class Screws {
 
     private String outOf() {
         List<Screw> all = profile.screwOrder().all();
-        return "; " + all.stream().filter(this::out).count() + " of " + all.size() + " out";
+        long out = all.stream()
+                .filter(screw -> out(screw) && !isStill(screw, Where.ABSENT))
+                .count();
+        return "; " + out + " of " + all.size() + " out";
     }
 
     /** As a hand reads it: how many of which, of what, and whether they have to be found first. */
@@ -195,11 +208,23 @@ public final class Screws {
         return String.join("; ", words);
     }
 
-    /** Each back into its own hole; nothing where none came out yet. */
+    /** Each back into its own hole. */
     public Step in() {
-        Step step = Step.open(StripFact.SCREWS_IN, Station.SEAL, "Screws back in, each to its own hole", null);
-        List<Screw> left = toGoBack();
-        List<Screw> all = profile.screwOrder().all();
+        return in(
+                Step.open(StripFact.SCREWS_IN, Station.SEAL, "Screws back in, each to its own hole", null),
+                profile.screwOrder().all());
+    }
+
+    /** What a panel covers is driven before it goes down; nothing where there is none of that. */
+    public Optional<Step> underThePanel() {
+        List<Screw> under = profile.screwOrder().underPanel();
+        return under.isEmpty()
+                ? Optional.empty()
+                : Optional.of(in(Step.open(UNDER_IN, Station.TEST, "Screws back in under the panel", null), under));
+    }
+
+    private Step in(Step step, List<Screw> all) {
+        List<Screw> left = toGoBack().stream().filter(all::contains).toList();
         long driven = all.stream()
                 .filter(screw -> at(screw).filter(ScrewAt::driven).isPresent())
                 .count();
@@ -222,9 +247,20 @@ public final class Screws {
                 .reduce(driven + " in", (before, more) -> before + "; " + more));
     }
 
-    /** A screw that fell and was not found: until it is, the front is not closed over it. */
+    /** Screws that fell and were not found: until they are, the front is not closed over them. */
     public List<Step> lost() {
-        return profile.screwOrder().all().stream()
+        return lost(profile.screwOrder().all());
+    }
+
+    /** Looked for before the panel goes down over them. */
+    public List<Step> lostUnderThePanel() {
+        return lost(profile.screwOrder().underPanel()).stream()
+                .map(step -> step.at(Station.TEST))
+                .toList();
+    }
+
+    private List<Step> lost(List<Screw> some) {
+        return some.stream()
                 .filter(screw -> isStill(screw, Where.LOST))
                 .map(screw -> Step.open(
                         LOST + screw.id(),

@@ -108,7 +108,7 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
         device.screws().stream().filter(out).map(StripMap::out).forEach(done::add);
         Optional<Move> now = move(device, stepId)
                 .or(() -> lit.stream()
-                        .filter(screw -> !StripFact.SCREWS_IN.equals(stepId))
+                        .filter(screw -> !Screws.goIn(stepId))
                         .map(StripMap::out)
                         .findFirst());
         Set<Move> over = new LinkedHashSet<>();
@@ -127,7 +127,11 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                                 stripped.holes().get(screw.id())))
                         .toList(),
                 device.connectors().stream()
-                        .map(plug -> new Plug(plug, lie(done, over, now, unplug(plug))))
+                        .map(plug -> new Plug(
+                                plug,
+                                StripStation.homeStep(plug).equals(stepId)
+                                        ? Lie.NOW
+                                        : lie(done, over, now, unplug(plug))))
                         .toList(),
                 words(device, order, List.copyOf(over), out));
     }

@@ -145,6 +145,11 @@ public final class StripStation implements StationRoom {
         return plug.role() == PlugRole.BATTERY ? "strip.isolate" : "strip." + plug.id();
     }
 
+    /** Where it is asked for on the way back. */
+    public static String homeStep(Connector plug) {
+        return "test.home-" + plug.id();
+    }
+
     private static String batteryPlugs(DeviceProfile profile) {
         return profile.connectors().stream()
                 .filter(plug -> plug.role() == PlugRole.BATTERY)

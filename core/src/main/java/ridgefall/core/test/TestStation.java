@@ -1,9 +1,12 @@
 package ridgefall.core.test;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.Consequence;
 import ridgefall.core.decide.DecideState;
@@ -24,10 +27,14 @@ import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.PartKind;
+import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.separate.SeparateState;
+import ridgefall.core.strip.Screws;
+import ridgefall.core.strip.StripStation;
 import ridgefall.core.test.FaultFinder.Belief;
 import ridgefall.core.test.FaultFinder.Cause;
 import ridgefall.core.test.FaultFinder.Check;
@@ -36,6 +43,8 @@ import ridgefall.core.test.TestFact.Finding;
 
 /** The front is loose and the liners are on: what works now will work sealed, and what fails costs nothing yet. */
 public final class TestStation implements StationRoom {
+    private static final String PLUGGED = "test.plugged";
+
     @Override
     public Station station() {
         return Station.TEST;
@@ -43,13 +52,7 @@ public final class TestStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        List<Step> steps = new ArrayList<>();
-        steps.add(Checks.check(
-                state,
-                "test.plugged",
-                "New front plugged in, battery back in circuit",
-                "plugs first, battery last; a boot loop is a plug or contact not home before it is a bad part",
-                "Plugged in"));
+        List<Step> steps = new ArrayList<>(wayBack(profile, state));
         for (Function function : openFunctions(profile)) {
             Step step = Checks.function(state, function, Phase.OPEN);
             nextCheck(profile, state, function, step).ifPresent(steps::add);
@@ -61,6 +64,55 @@ public final class TestStation implements StationRoom {
             }
         }
         return steps;
+    }
+
+    /**
+     * Plugs home the way they came off, each by its own proof; what had to come off before the battery goes on after it. A front that
+     * was plugged in before each was asked for is not asked.
+     */
+    private static List<Step> wayBack(DeviceProfile profile, JobState state) {
+        List<Connector> lastOffFirst = new ArrayList<>(profile.connectors());
+        Collections.reverse(lastOffFirst);
+        Set<String> live = profile.livePlugs();
+        boolean battery = profile.connectors().stream().anyMatch(plug -> plug.role() == PlugRole.BATTERY);
+        List<Step> steps = new ArrayList<>();
+        lastOffFirst.stream()
+                .filter(plug -> plug.role() != PlugRole.BATTERY && !live.contains(plug.id()))
+                .forEach(plug -> steps.add(home(plug, state)));
+        if (!live.isEmpty()) {
+            lastOffFirst.stream()
+                    .filter(plug -> plug.role() == PlugRole.BATTERY)
+                    .forEach(plug -> steps.add(home(plug, state)));
+            Screws.of(profile, state).ifPresent(screws -> {
+                steps.addAll(screws.lostUnderThePanel());
+                screws.underThePanel().ifPresent(steps::add);
+            });
+            lastOffFirst.stream()
+                    .filter(plug -> live.contains(plug.id()))
+                    .forEach(plug -> steps.add(home(plug, state)
+                            .hinted("panel down flat; live from here on, nothing metal beside it; " + plug.hint())));
+        }
+        if (state.passed(PLUGGED)) {
+            steps.removeIf(Step::open);
+        }
+        steps.add(Checks.check(
+                state,
+                PLUGGED,
+                live.isEmpty() && battery ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
+                batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
+                "It wakes"));
+        return steps;
+    }
+
+    private static Step home(Connector plug, JobState state) {
+        return Checks.check(state, StripStation.homeStep(plug), plug.words() + ": home", plug.hint(), "Home");
+    }
+
+    private static String batteryProof(DeviceProfile profile) {
+        return profile.connectors().stream()
+                .filter(plug -> plug.role() == PlugRole.BATTERY && plug.seatingProof() != null)
+                .map(plug -> plug.words() + ": " + plug.seatingProof() + "; ")
+                .collect(Collectors.joining());
     }
 
     /** What went wrong on the way is looked at before the front goes on over it. */
@@ -193,7 +245,9 @@ public final class TestStation implements StationRoom {
                     "checkId",
                     f.checkId(),
                     Stream.concat(
-                                    Stream.of("test.plugged"),
+                                    Stream.concat(
+                                            Stream.of(PLUGGED),
+                                            profile.connectors().stream().map(plug -> StripStation.homeStep(plug))),
                                     Consequence.all(profile, state).stream().map(Consequence::checkId))
                             .toList());
         } else if (fact instanceof FaultChecked f) {

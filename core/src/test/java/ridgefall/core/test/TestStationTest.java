@@ -14,6 +14,7 @@ import ridgefall.core.job.Step;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsFact.PartSwapped;
 import ridgefall.core.profile.PartKind;
+import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.seal.SealFact.CoverRemoved;
 import ridgefall.core.test.TestFact.FaultChecked;
 
@@ -31,6 +32,9 @@ class TestStationTest {
     void plugsFirstThenEveryFunctionThatWorksOpen() {
         assertThat(new Journey().stepIds(Station.TEST))
                 .containsExactly(
+                        "test.home-sensor-latch",
+                        "test.home-touch-plug",
+                        "test.home-display-plug",
                         "test.plugged",
                         "open.picture",
                         "open.touch",
@@ -38,6 +42,25 @@ class TestStationTest {
                         "open.finger",
                         "open.sound",
                         "open.charge");
+    }
+
+    /** Its battery and thirteen screws lie under the panel, and the panel's plug came off live: on again after them. */
+    @Test
+    void whatCameOffBeforeTheBatteryGoesOnAfterIt() {
+        Journey quire = new Journey(ShippedBook.profile("marrowby-quire-8")).until(Station.TEST);
+        assertThat(quire.stepIds(Station.TEST))
+                .startsWith(
+                        "test.home-home-latch",
+                        "test.home-touch-latch",
+                        "test.home-battery-card",
+                        "test.screws-under",
+                        "test.home-panel-plug",
+                        "test.plugged");
+        assertThat(quire.step("test.home-home-latch").hint()).endsWith("home: line hidden");
+        quire.untilStep("test.screws-under");
+        assertThat(quire.next().orElseThrow().hint()).endsWith("13 to go, 0 in");
+        quire.untilStep("seal.screws");
+        assertThat(quire.step("seal.screws").hint()).endsWith("4 to go, 13 in");
     }
 
     @Test
