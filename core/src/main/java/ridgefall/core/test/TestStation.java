@@ -100,7 +100,7 @@ public final class TestStation implements StationRoom {
                 PLUGGED,
                 live.isEmpty() && battery ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
                 batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
-                "It wakes"));
+                "Plugged in"));
         return steps;
     }
 
