@@ -68,6 +68,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/programmers/{programmerId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["put"];
+    post?: never;
+    delete: operations["remove"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/people/{personId}": {
     parameters: {
       query?: never;
@@ -100,6 +116,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/copies/{partId}/file": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["file"];
+    put: operations["bring"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/instruments/{instrumentId}": {
     parameters: {
       query?: never;
@@ -108,9 +140,9 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["put"];
+    put: operations["put_1"];
     post?: never;
-    delete: operations["remove"];
+    delete: operations["remove_1"];
     options?: never;
     head?: never;
     patch?: never;
@@ -124,7 +156,7 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["put_1"];
+    put: operations["put_2"];
     post?: never;
     delete: operations["putAway"];
     options?: never;
@@ -191,6 +223,38 @@ export interface paths {
     put?: never;
     post: operations["signIn"];
     delete: operations["signOut"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/programmers/{programmerId}/try": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["tried"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/programmers/{programmerId}/fault": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["play"];
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -484,6 +548,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/programmers": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/photos/{photoId}": {
     parameters: {
       query?: never;
@@ -756,6 +836,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/copies": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all_2"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/clips": {
     parameters: {
       query?: never;
@@ -827,7 +923,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_1"];
+    get: operations["all_3"];
     put?: never;
     post?: never;
     delete?: never;
@@ -843,7 +939,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_2"];
+    get: operations["all_4"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1003,6 +1099,25 @@ export interface components {
       old: string;
       password: string;
     };
+    GivenProgrammer: {
+      name: string;
+      host: string;
+      /** Format: int32 */
+      port: number;
+    };
+    FaultView: {
+      /** @enum {string} */
+      id: "OPEN" | "LOOP" | "READ" | "SHORT" | "CHECKSUM" | "VERIFY" | "GENERATION" | "FRONT" | "SILENT";
+      words: string;
+    };
+    ProgrammerView: {
+      id: string;
+      name: string;
+      host: string;
+      /** Format: int32 */
+      port: number;
+      faults: components["schemas"]["FaultView"][];
+    };
     Standing: {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
@@ -1010,6 +1125,32 @@ export interface components {
     };
     GivenPassword: {
       password: string;
+    };
+    DataFile: {
+      format: string;
+      /** Format: int64 */
+      job: number;
+      device: string;
+      part: string;
+      front: string;
+      generation: string;
+      /** Format: int32 */
+      bytes: number;
+      sha256: string;
+      data: string;
+    };
+    GivenFile: {
+      /** Format: uuid */
+      commandId: string;
+      file: components["schemas"]["DataFile"];
+    };
+    Receipt: {
+      /** Format: uuid */
+      jobId: string;
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      happenedAt: string;
     };
     Channel: {
       /** @enum {string} */
@@ -1205,6 +1346,15 @@ export interface components {
       serverTime: string;
       demoSignIns: components["schemas"]["DemoSignIn"][];
     };
+    TriedView: {
+      identity: string | null;
+      adapter: string | null;
+      trouble: string | null;
+    };
+    GivenFault: {
+      /** @enum {string} */
+      fault: "OPEN" | "LOOP" | "READ" | "SHORT" | "CHECKSUM" | "VERIFY" | "GENERATION" | "FRONT" | "SILENT";
+    };
     NewPerson: {
       name: string;
       password: string;
@@ -1219,14 +1369,6 @@ export interface components {
       owner: string;
       contact: string | null;
       fault: string;
-    };
-    Receipt: {
-      /** Format: uuid */
-      jobId: string;
-      /** Format: int64 */
-      seq: number;
-      /** Format: date-time */
-      happenedAt: string;
     };
     Taken: {
       /** Format: int32 */
@@ -1270,10 +1412,15 @@ export interface components {
       | components["schemas"]["CarryOverLost"]
       | components["schemas"]["CellBad"]
       | components["schemas"]["CheckAnswered"]
+      | components["schemas"]["CopiedElsewhere"]
+      | components["schemas"]["CopyBegun"]
+      | components["schemas"]["CopyFailed"]
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
       | components["schemas"]["CrackMarked"]
       | components["schemas"]["DataAsked"]
+      | components["schemas"]["DataRead"]
+      | components["schemas"]["DataWritten"]
       | components["schemas"]["DentMarked"]
       | components["schemas"]["DifferenceAgreed"]
       | components["schemas"]["EarlierRepair"]
@@ -1819,7 +1966,8 @@ export interface components {
       /** Format: int64 */
       waitsFor: number | null;
       /** @enum {string} */
-      lead: "RECORD" | "PROPOSE" | "ASK_AGAIN" | "HAS_COME" | "LEAD_ON" | "SETTLE" | "STOP" | "REASONS";
+      lead:
+        "RECORD" | "PROPOSE" | "ASK_AGAIN" | "HAS_COME" | "LEAD_ON" | "SETTLE" | "STOP" | "RUNS" | "REASONS";
       leadWords: string | null;
       choices: components["schemas"]["ChoiceView"][];
     };
@@ -2318,6 +2466,42 @@ export interface components {
       replacement: components["schemas"]["AmountView"] | null;
       breakEvenPart: components["schemas"]["AmountView"] | null;
       because: string;
+    };
+    CopyView: {
+      partId: string;
+      words: string;
+      adapter: string | null;
+      /** @enum {string} */
+      on: "NONE" | "OLD" | "NEW";
+      /** @enum {string|null} */
+      doing: "READ" | "WRITE" | null;
+      running: components["schemas"]["ProgressView"] | null;
+      read: components["schemas"]["ReadView"] | null;
+      written: components["schemas"]["WrittenView"] | null;
+      half: boolean;
+    };
+    ProgressView: {
+      /** @enum {string|null} */
+      stage: "READING" | "KEEPING" | "WRITING" | "READING_BACK" | null;
+      words: string | null;
+      /** Format: int32 */
+      done: number;
+      /** Format: int32 */
+      total: number;
+      programmer: string | null;
+    };
+    ReadView: {
+      front: string;
+      generation: string;
+      /** Format: int32 */
+      bytes: number;
+      sha256: string;
+      from: string;
+    };
+    WrittenView: {
+      front: string;
+      sha256: string;
+      programmer: string;
     };
     ClipView: {
       id: string;
@@ -3008,6 +3192,52 @@ export interface components {
        */
       type: "CheckAnswered";
     };
+    CopiedElsewhere: {
+      backSum: string;
+      partId: string;
+      readSum: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CopiedElsewhere";
+    };
+    CopyBegun: {
+      /** @enum {string} */
+      doing: "READ" | "WRITE";
+      partId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CopyBegun";
+    };
+    CopyFailed: {
+      /** @enum {string} */
+      doing: "READ" | "WRITE";
+      partId: string;
+      said: string | null;
+      /** @enum {string} */
+      trouble:
+        | "NO_PROGRAMMER"
+        | "SILENT"
+        | "ADAPTER_OPEN"
+        | "RESTARTS"
+        | "READ_ERROR"
+        | "CUT_SHORT"
+        | "CHECKSUM"
+        | "DIFFERS"
+        | "OTHER_GENERATION"
+        | "OTHER_FRONT"
+        | "REFUSED"
+        | "BROKEN_OFF"
+        | "STOPPED";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CopyFailed";
+    };
     CoverRemoved: {
       coverId: string;
       /**
@@ -3043,6 +3273,33 @@ export interface components {
        * @enum {string}
        */
       type: "DataAsked";
+    };
+    DataRead: {
+      /** Format: int32 */
+      bytes: number;
+      /** Format: uuid */
+      fileId: string;
+      from: string;
+      front: string;
+      generation: string;
+      partId: string;
+      sha256: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "DataRead";
+    };
+    DataWritten: {
+      front: string;
+      partId: string;
+      programmer: string;
+      sha256: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "DataWritten";
     };
     DentMarked: {
       at: components["schemas"]["Point"];
@@ -3775,6 +4032,52 @@ export interface operations {
       };
     };
   };
+  put: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        programmerId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenProgrammer"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ProgrammerView"][];
+        };
+      };
+    };
+  };
+  remove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        programmerId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   change_1: {
     parameters: {
       query?: never;
@@ -3823,7 +4126,57 @@ export interface operations {
       };
     };
   };
-  put: {
+  file: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        partId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["DataFile"];
+        };
+      };
+    };
+  };
+  bring: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        partId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenFile"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  put_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3849,7 +4202,7 @@ export interface operations {
       };
     };
   };
-  remove: {
+  remove_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3869,7 +4222,7 @@ export interface operations {
       };
     };
   };
-  put_1: {
+  put_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -4043,6 +4396,52 @@ export interface operations {
       cookie?: never;
     };
     requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  tried: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        programmerId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TriedView"];
+        };
+      };
+    };
+  };
+  play: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        programmerId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenFault"];
+      };
+    };
     responses: {
       /** @description No Content */
       204: {
@@ -4660,6 +5059,26 @@ export interface operations {
       };
     };
   };
+  all_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ProgrammerView"][];
+        };
+      };
+    };
+  };
   picture: {
     parameters: {
       query?: {
@@ -5078,6 +5497,28 @@ export interface operations {
       };
     };
   };
+  all_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["CopyView"][];
+        };
+      };
+    };
+  };
   clips: {
     parameters: {
       query?: never;
@@ -5173,7 +5614,7 @@ export interface operations {
       };
     };
   };
-  all_1: {
+  all_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -5193,7 +5634,7 @@ export interface operations {
       };
     };
   };
-  all_2: {
+  all_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -5443,6 +5884,9 @@ export const pathsApiBookLayersGetParametersQueryDeviceClassValues: ReadonlyArra
 export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/book-layers"]["get"]["parameters"]["query"]["build"]
 > = ["FUSED", "SEPARATE"];
+export const faultViewIdValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FaultView"]["id"]
+> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT"];
 export const standingRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Standing"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
@@ -5483,6 +5927,9 @@ export const meMayValues: ReadonlyArray<FlattenedDeepRequired<components>["schem
   "CHANGE_PEOPLE",
   "ERASE_OWNERS",
 ];
+export const givenFaultFaultValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["GivenFault"]["fault"]
+> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT"];
 export const newPersonRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NewPerson"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
@@ -5636,7 +6083,7 @@ export const stepViewStationValues: ReadonlyArray<
 ];
 export const stepViewLeadValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
-> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "REASONS"];
+> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "RUNS", "REASONS"];
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
@@ -5706,6 +6153,14 @@ export const symptomViewSymptomValues: ReadonlyArray<
 export const worthViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["WorthView"]["verdict"]
 > = ["UNKNOWN", "WORTH_IT", "DOUBTFUL", "NOT_WORTH_IT"];
+export const copyViewOnValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["CopyView"]["on"]> =
+  ["NONE", "OLD", "NEW"];
+export const copyViewDoingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyView"]["doing"]
+> = ["READ", "WRITE"];
+export const progressViewStageValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ProgressView"]["stage"]
+> = ["READING", "KEEPING", "WRITING", "READING_BACK"];
 export const ledgerRowViewStandingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgerRowView"]["standing"]
 > = ["TO_MOVE", "NOW", "MOVED", "BROUGHT", "LOST"];
@@ -5937,6 +6392,38 @@ export const checkAnsweredAnswerValues: ReadonlyArray<
 export const checkAnsweredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CheckAnswered"]["type"]
 > = ["CheckAnswered"];
+export const copiedElsewhereTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopiedElsewhere"]["type"]
+> = ["CopiedElsewhere"];
+export const copyBegunDoingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyBegun"]["doing"]
+> = ["READ", "WRITE"];
+export const copyBegunTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyBegun"]["type"]
+> = ["CopyBegun"];
+export const copyFailedDoingValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["doing"]
+> = ["READ", "WRITE"];
+export const copyFailedTroubleValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["trouble"]
+> = [
+  "NO_PROGRAMMER",
+  "SILENT",
+  "ADAPTER_OPEN",
+  "RESTARTS",
+  "READ_ERROR",
+  "CUT_SHORT",
+  "CHECKSUM",
+  "DIFFERS",
+  "OTHER_GENERATION",
+  "OTHER_FRONT",
+  "REFUSED",
+  "BROKEN_OFF",
+  "STOPPED",
+];
+export const copyFailedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["type"]
+> = ["CopyFailed"];
 export const coverRemovedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CoverRemoved"]["type"]
 > = ["CoverRemoved"];
@@ -5952,6 +6439,12 @@ export const dataAskedDataValues: ReadonlyArray<
 export const dataAskedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["DataAsked"]["type"]
 > = ["DataAsked"];
+export const dataReadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DataRead"]["type"]
+> = ["DataRead"];
+export const dataWrittenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["DataWritten"]["type"]
+> = ["DataWritten"];
 export const dentMarkedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["DentMarked"]["type"]
 > = ["DentMarked"];

@@ -56,6 +56,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
                             RidgefallApp.class,
                             "--server.port=0",
                             "--ridgefall.demo=true",
+                            "--ridgefall.stand-in-block-ms=1",
                             "--spring.datasource.url=" + postgres.url(),
                             "--spring.datasource.username=ridgefall"),
                     new ConcurrentHashMap<>());

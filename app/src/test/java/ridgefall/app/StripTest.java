@@ -39,7 +39,7 @@ class StripTest {
             assertThat(hole.get("kind").asInt())
                     .isBetween(0, strip.get("screws").size() - 1);
         }
-        assertThat(strip.get("screws").get(0).get("words").asString()).matches("\\{mm:[\\d.]+} M[\\d.]+, \\w+, .+");
+        assertThat(strip.get("screws").get(0).get("words").asString()).matches("[\\d.]+ mm M[\\d.]+, \\w+, .+");
     }
 
     @Test

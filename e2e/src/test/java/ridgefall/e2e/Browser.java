@@ -329,7 +329,9 @@ final class Browser implements AutoCloseable {
                     if (!step) return 'ended before ' + until;
                     // Whoever skips cuts cold: nobody waits for it to be warm.
                     const cut = job.steps.find(s => s.open && s.choices[0]?.fact.type === 'StretchFreed');
-                    const choice = (step.id === 'separate.warm' ? cut : step).choices[0];
+                    // What a programmer does takes its time; whoever skips had another one do it.
+                    const copies = step.choices[0].fact.type === 'CopyBegun';
+                    const choice = (step.id === 'separate.warm' ? cut : step).choices[copies ? 1 : 0];
                     const fact = {...choice.fact};
                     for (const ask of choice.asks) {
                       const said = typed[ask.field] ?? ask.suggestion ?? 'said so';
@@ -595,6 +597,14 @@ final class Browser implements AutoCloseable {
             Object waiting = driver.executeScript("return localStorage.getItem('ridgefall.outbox')");
             throw new AssertionError("never saw “" + text + "” (taps on their way: " + waiting + ") in:\n" + text());
         }
+    }
+
+    /** Heat begins as the plan has it: all of it on a source, or with air where another journey has that source. */
+    void beginToWarm() {
+        goOn();
+        await(
+                "the clock of what is warmed",
+                "['Soaking on', 'Warming a stretch'].some(text => document.body.innerText.includes(text))");
     }
 
     void awaitNoText(String text) {

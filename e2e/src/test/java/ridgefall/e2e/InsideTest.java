@@ -44,9 +44,9 @@ class InsideTest {
         bench.awaitText("3.4 mm in hole plate-1: too long by 1.4 mm: hits what lies behind");
         bench.put("underHeadMm", "1.9");
         bench.click("Another screw");
-        bench.awaitText("12 to go, 1 in");
+        bench.awaitText("12 to go, 1 back");
         bench.skipTo("seal.dust");
-        bench.awaitText("17 in; plate-1 another one in its hole");
+        bench.awaitText("17 back; plate-1 another one in its hole");
     }
 
     @Test

@@ -107,8 +107,7 @@ class OffTheWayTest {
     @Test
     void aCutCableIsToldWhereItWasAndTheOwnerWhoDeclinesGetsItBackTogether(Visit visit) {
         Browser bench = visit.browser().asAnsa().takeIn("Cut hut", "cracked").skipTo("heat.soak");
-        bench.goOn();
-        bench.awaitText("Soaking on");
+        bench.beginToWarm();
         bench.tap("1");
         bench.awaitText("Cut the");
         bench.tap("w");

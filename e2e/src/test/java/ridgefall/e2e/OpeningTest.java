@@ -78,8 +78,7 @@ class OpeningTest {
     @Test
     void afterASlipACrackAndABondThatSticksTheWayRoundGoesOnWithCare(Visit visit) {
         Browser bench = visit.browser().asAnsa().takeIn("Slip hut", "cracked").skipTo("heat.soak");
-        bench.goOn();
-        bench.awaitText("Soaking on");
+        bench.beginToWarm();
         bench.tap("1");
         bench.awaitText("Cut the");
         bench.tap("s");

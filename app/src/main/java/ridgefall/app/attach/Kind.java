@@ -11,8 +11,8 @@ public enum Kind {
     PHOTO(8 << 20, 12, Set.of("image/jpeg", "image/png")),
     /** Where fingers and pens were seen, over time. */
     TRACE(512 << 10, 24, Set.of("application/json", "text/csv")),
-    /** What was read from a chip before it moved. */
-    PAIRING(64 << 10, 12, Set.of("application/octet-stream", "application/json"));
+    /** What was read from a chip before it moved, or before it was written. */
+    PAIRING(64 << 10, 24, Set.of("application/octet-stream", "application/json"));
 
     private final int mostBytes;
     private final int mostAJob;

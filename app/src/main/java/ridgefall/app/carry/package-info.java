@@ -1,2 +1,2 @@
-/** Station 7 over HTTP: how the panel that is kept gets rid of its old glass. */
+/** Station 7 over HTTP: how a kept panel gets rid of its old glass, and how data get from the old front to the new one. */
 package ridgefall.app.carry;

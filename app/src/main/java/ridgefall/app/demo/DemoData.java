@@ -26,6 +26,7 @@ import ridgefall.app.parts.PriceLists;
 import ridgefall.app.security.People;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Point;
@@ -199,6 +200,9 @@ class DemoData implements ApplicationRunner {
             return new IntakeFact.RisksAccepted(owner);
         } else if (fact instanceof StripFact.ScrewsCounted f) {
             return new StripFact.ScrewsCounted(f.direction(), 14);
+        } else if (fact instanceof CopyFact.CopyBegun f) {
+            // No programmer copies two hours ago.
+            return new CopyFact.CopiedElsewhere(f.partId(), "4F3A 91C0", "4F3A 91C0");
         } else if (fact instanceof ProveFact.HandedOver) {
             return new ProveFact.HandedOver(owner);
         }

@@ -67,7 +67,10 @@ public class ApiDescription {
             new String[] {"Body", "layers"},
             new String[] {"Layers", "opticalAdhesive"},
             new String[] {"CarryOver", "brings"},
-            new String[] {"Variant", "massKg"});
+            new String[] {"Variant", "massKg"},
+            new String[] {"CopyView", "running"},
+            new String[] {"CopyView", "read"},
+            new String[] {"CopyView", "written"});
 
     /** The same of facts. */
     private static final List<String[]> MAY_BE_NULL_IN_FACTS = List.of(
@@ -83,6 +86,7 @@ public class ApiDescription {
             new String[] {"SoakStarted", "where"},
             new String[] {"PickTried", "bondC"},
             new String[] {"ScrewTold", "words"},
+            new String[] {"CopyFailed", "said"},
             new String[] {"MishapSeen", "positionMm"},
             new String[] {"MishapSeen", "stepId"},
             new String[] {"PartOrdered", "due"},

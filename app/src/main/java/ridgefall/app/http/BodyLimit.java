@@ -33,6 +33,8 @@ class BodyLimit extends OncePerRequestFilter {
             Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20,
             // Two hours of three channels at every other second.
             Pattern.compile("/api/jobs/[^/]+/(heat|runs/[^/]+)/log"), 512L << 10,
+            // 64 kB in base 64, and what they are.
+            Pattern.compile("/api/jobs/[^/]+/copies/[^/]+/file"), 128L << 10,
             // Each kind of file has a bound of its own below this one.
             Pattern.compile("/api/jobs/[^/]+/attachments"), 1L << 20);
 

@@ -123,7 +123,7 @@ class InstrumentController {
         if (instrument.attends().equals(HeatFact.SOAK.id())) {
             HeatSource.byId(sources.all(), Allowed.present("sourceId", instrument.sourceId()));
         }
-        Instruments.onOwnNetwork(instrument.host());
+        OwnNetwork.check(instrument.host());
         instruments.put(instrument);
         watch.hangUp(instrumentId);
         return all();

@@ -1,7 +1,5 @@
 package ridgefall.app.instrument;
 
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -9,7 +7,6 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.units.Allowed;
-import ridgefall.core.units.NotAllowed;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The instruments of this bench, by address. */
@@ -46,19 +43,6 @@ class Instruments {
             Allowed.between("channels", channels.size(), 1, MOST_CHANNELS, "questions to ask, such as MEAS:TEMP?");
             channels.forEach(Channel::checked);
         }
-    }
-
-    /** The app calls nobody outside the shop. */
-    static void onOwnNetwork(String host) {
-        try {
-            InetAddress address = InetAddress.getByName(host);
-            if (address.isLoopbackAddress() || address.isSiteLocalAddress() || address.isLinkLocalAddress()) {
-                return;
-            }
-        } catch (UnknownHostException e) {
-            throw new NotAllowed("host", host, "a name or number that this machine can find");
-        }
-        throw new NotAllowed("host", host, "an address on the shop's own network");
     }
 
     List<Instrument> all() {

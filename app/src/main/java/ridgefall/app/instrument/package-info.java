@@ -1,2 +1,2 @@
-/** Thermometers that speak SCPI over TCP, what they say, and stand-ins for trying without one. */
+/** Instruments that speak SCPI over TCP, what they measure, and stand-ins for trying without one. */
 package ridgefall.app.instrument;

@@ -15,6 +15,7 @@ import ridgefall.app.book.Book;
 import ridgefall.app.http.ApiDescription;
 import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.carry.CopyFact;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Fact;
 import ridgefall.core.parts.PartsFact;
@@ -72,6 +73,8 @@ class JobController {
             throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
         } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");
+        } else if (given.fact() instanceof CopyFact copy && !byHand(copy)) {
+            throw new NotAllowed("type", copy.getClass().getSimpleName(), "what a programmer did it tells itself");
         } else if (given.fact() instanceof IntakeFact.CameBack back && !jobs.handedOver(back.jobNumber())) {
             throw new NotAllowed("jobNumber", back.jobNumber(), "the number of a job that was handed over");
         }
@@ -82,6 +85,13 @@ class JobController {
                         who),
                 jobId,
                 who);
+    }
+
+    /** Of what is copied, hands begin, stop, or tell of another programmer. */
+    private static boolean byHand(CopyFact copy) {
+        return copy instanceof CopyFact.CopyBegun
+                || copy instanceof CopyFact.CopiedElsewhere
+                || copy instanceof CopyFact.CopyFailed failed && failed.trouble() == CopyFact.Trouble.STOPPED;
     }
 
     @GetMapping("/{jobId}")

@@ -47,14 +47,20 @@ class Security {
                         .hasAnyRole(May.CHANGE_THE_SHELF.roles())
                         .requestMatchers(HttpMethod.POST, "/api/stock/preview", "/api/stock/import")
                         .hasAnyRole(May.CHANGE_THE_SHELF.roles())
-                        .requestMatchers(HttpMethod.PUT, "/api/heat-sources/*", "/api/instruments/*")
+                        .requestMatchers(
+                                HttpMethod.PUT, "/api/heat-sources/*", "/api/instruments/*", "/api/programmers/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(
                                 HttpMethod.DELETE,
                                 "/api/heat-sources/*",
                                 "/api/heat-sources/*/calibration",
-                                "/api/instruments/*")
+                                "/api/instruments/*",
+                                "/api/programmers/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/programmers/*/*")
+                        .hasAnyRole(May.CHANGE_TOOLS.roles())
+                        .requestMatchers(HttpMethod.PUT, "/api/jobs/*/copies/*/file")
+                        .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.POST, "/api/jobs/*/corrections")
                         .hasAnyRole(May.PROPOSE_CORRECTIONS.roles())
                         .requestMatchers(

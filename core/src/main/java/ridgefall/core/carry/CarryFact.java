@@ -11,7 +11,8 @@ import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.Allowed;
 
 /** What moves from the old front to the new one, or does not. */
-public sealed interface CarryFact extends Fact.Of<CarryState> {
+public sealed interface CarryFact extends Fact.Of<CarryState>
+        permits CarryFact.CarriedOver, CarryFact.CarryOverLost, CarryFact.JointMeasured, CopyFact {
     Family<CarryState> FAMILY = new Family<>(CarryFact.class, CarryState.NOTHING, CarryState::hears);
 
     String partId();
@@ -105,7 +106,8 @@ public sealed interface CarryFact extends Fact.Of<CarryState> {
         }
     }
 
-    private static String part(String id, FactWords told) {
+    /** What the device's book calls what moves. */
+    static String part(String id, FactWords told) {
         return FactWords.name(
                 id,
                 Stream.of(

@@ -1,7 +1,9 @@
 package ridgefall.core.carry;
 
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import ridgefall.core.bond.BondStation;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Entry;
@@ -16,10 +18,15 @@ import ridgefall.core.parts.PartsFact;
  * @param lost parts given up, with the reason
  * @param joined the panel that was kept has its new glass
  * @param ohm what was measured of the joints of boards that moved, by part and joint
+ * @param copies how far data have come, by part
  */
 public record CarryState(
-        Set<String> moved, Map<String, String> lost, boolean joined, Map<String, Map<String, Double>> ohm) {
-    static final CarryState NOTHING = new CarryState(Set.of(), Map.of(), false, Map.of());
+        Set<String> moved,
+        Map<String, String> lost,
+        boolean joined,
+        Map<String, Map<String, Double>> ohm,
+        Map<String, DataCopy> copies) {
+    static final CarryState NOTHING = new CarryState(Set.of(), Map.of(), false, Map.of(), Map.of());
 
     public static CarryState of(JobState job) {
         return job.of(CarryFact.FAMILY);
@@ -31,12 +38,27 @@ public record CarryState(
      */
     CarryState hears(Entry entry) {
         if (entry.fact() instanceof PartsFact.PartSwapped swap && swap.front()) {
-            return new CarryState(waiting(), lost, false, Map.of());
-        } else if (entry.fact() instanceof JobFact.CheckAnswered check
-                && check.checkId().equals(BondStation.OPTICAL)) {
-            return new CarryState(moved, lost, check.answer() == Answer.PASS, ohm);
+            Map<String, DataCopy> still = new LinkedHashMap<>(copies);
+            still.replaceAll((partId, copy) -> copy.swapped());
+            return new CarryState(waiting(), lost, false, Map.of(), still);
+        } else if (entry.fact() instanceof JobFact.CheckAnswered check) {
+            boolean good = check.answer() == Answer.PASS;
+            return check.checkId().equals(BondStation.OPTICAL)
+                    ? new CarryState(moved, lost, good, ohm, copies)
+                    : Copying.plugged(check.checkId())
+                            .map(on -> copying(on.partId(), copy -> good ? copy.plugged(on.front()) : copy.unplugged()))
+                            .orElse(this);
         }
         return this;
+    }
+
+    /** How far the data of a part have come. */
+    public DataCopy copy(String partId) {
+        return copies.getOrDefault(partId, DataCopy.NONE);
+    }
+
+    CarryState copying(String partId, UnaryOperator<DataCopy> change) {
+        return new CarryState(moved, lost, joined, ohm, Fold.plus(copies, partId, change.apply(copy(partId))));
     }
 
     private Set<String> waiting() {
@@ -45,16 +67,18 @@ public record CarryState(
 
     CarryState moved(String partId) {
         // What was soldered anew is measured anew.
-        return new CarryState(Fold.plus(moved, partId), Fold.minus(lost, partId), joined, Fold.minus(ohm, partId));
+        return new CarryState(
+                Fold.plus(moved, partId), Fold.minus(lost, partId), joined, Fold.minus(ohm, partId), copies);
     }
 
     CarryState lost(String partId, String reason) {
         return new CarryState(
-                Fold.minus(moved, partId), Fold.plus(lost, partId, reason), joined, Fold.minus(ohm, partId));
+                Fold.minus(moved, partId), Fold.plus(lost, partId, reason), joined, Fold.minus(ohm, partId), copies);
     }
 
     CarryState measured(String partId, String jointId, double read) {
-        return new CarryState(moved, lost, joined, Fold.plus(ohm, partId, Fold.plus(ohm(partId), jointId, read)));
+        return new CarryState(
+                moved, lost, joined, Fold.plus(ohm, partId, Fold.plus(ohm(partId), jointId, read)), copies);
     }
 
     /** By joint. */

@@ -186,7 +186,13 @@ public final class CarryStation implements StationRoom {
 
     private static Stream<Step> pair(PairedPart part, JobState state) {
         if (part.method() == PairingMethod.COPY_DATA) {
-            return Stream.of(step(part.id(), part.words(), part.hint(), "Copied and read back", state));
+            Step over = step(
+                    part.id(),
+                    part.words(),
+                    "battery out of circuit again, adapter off, both fronts off their plugs; keep the old one",
+                    "Copied and read back",
+                    state);
+            return Stream.concat(Copying.steps(part, state).stream(), Stream.of(over));
         }
         Step move = step(
                 part.id(),
@@ -234,17 +240,16 @@ public final class CarryStation implements StationRoom {
 
     private static Step step(String id, String words, String hint, String done, JobState state) {
         Step step = Step.open(
-                "carry." + id,
-                Station.CARRY,
-                words,
-                hint,
-                Step.go(done, new CarryFact.CarriedOver(id)),
-                Step.fail("Lost", new CarryFact.CarryOverLost(id, "?"), Ask.reason("Lost because …")));
+                "carry." + id, Station.CARRY, words, hint, Step.go(done, new CarryFact.CarriedOver(id)), lost(id));
         if (CarryState.of(state).carriedOver(id)) {
             return step.answered(done.toLowerCase(Locale.ROOT));
         }
         String lost = CarryState.of(state).lost().get(id);
         return lost == null ? step : step.answered("lost: " + lost);
+    }
+
+    static Step.Choice lost(String partId) {
+        return Step.fail("Lost", new CarryFact.CarryOverLost(partId, "?"), Ask.reason("Lost because …"));
     }
 
     private static List<String> splits(DeviceProfile profile, JobState state, String id) {
@@ -274,6 +279,13 @@ public final class CarryStation implements StationRoom {
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof CarryFact.CarriedOver f) {
             holds.addAll(unlooked(f.partId(), profile, state));
+            copied(profile)
+                    .filter(part -> part.id().equals(f.partId()))
+                    .forEach(part -> holds.addAll(Copying.unproven(part, state)));
+        } else if (fact instanceof CopyFact f) {
+            Checks.known(
+                    "partId", f.partId(), copied(profile).map(PairedPart::id).toList());
+            holds.addAll(Copying.holds(f, state));
         } else if (fact instanceof JointMeasured f) {
             Checks.known("jointId", f.jointId(), joints(profile, f.partId()));
             if (!CarryState.of(state).carriedOver(f.partId())) {
@@ -286,9 +298,15 @@ public final class CarryStation implements StationRoom {
         return holds;
     }
 
+    /** What is copied, not moved. */
+    private static Stream<PairedPart> copied(DeviceProfile profile) {
+        return profile.pairedParts().stream().filter(part -> part.method() == PairingMethod.COPY_DATA);
+    }
+
     /** Whether a step moves this part, or looks at it before. */
     static boolean isAbout(String stepId, String partId) {
-        return List.of("carry." + partId, LOOK + partId).contains(String.valueOf(stepId));
+        return List.of("carry." + partId, LOOK + partId).contains(String.valueOf(stepId))
+                || Copying.isAbout(stepId, partId);
     }
 
     private static Stream<String> checks(DeviceProfile profile, JobState state) {
@@ -299,7 +317,8 @@ public final class CarryStation implements StationRoom {
                                 .map(part -> LOOK + part.id()),
                         profile.pairedParts().stream()
                                 .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
-                                .map(part -> LOOK + part.id()))
+                                .map(part -> LOOK + part.id()),
+                        copied(profile).flatMap(Copying::checks))
                 .flatMap(ids -> ids);
     }
 

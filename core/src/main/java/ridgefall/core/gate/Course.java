@@ -430,6 +430,7 @@ public final class Course {
                     case STOP -> Waits.LEAD;
                     case SETTLE -> Waits.OWNER;
                     case HAS_COME -> Waits.PART;
+                    case RUNS -> Waits.TIMER;
                     default ->
                         step.waitsFor() != null
                                 ? Waits.TIMER

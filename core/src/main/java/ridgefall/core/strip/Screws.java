@@ -230,8 +230,8 @@ public final class Screws {
                 .count();
         if (!left.isEmpty()) {
             List<Screw> go = go(left);
-            return step.hinted(told(go) + "; " + left.size() + " to go, " + driven + " in")
-                    .choosing(choices(go, left, Where.BACK, " in"));
+            return step.hinted(told(go) + "; " + left.size() + " to go, " + driven + " back")
+                    .choosing(choices(go, left, Where.BACK, " back"));
         }
         if (!state.unscrewed()) {
             return step.hinted("as they came out");
@@ -244,7 +244,7 @@ public final class Screws {
                 .filter(such -> !such.isEmpty())
                 .map(such -> String.join(", ", such) + " "
                         + at(screw(such.get(0))).orElseThrow().where().words())
-                .reduce(driven + " in", (before, more) -> before + "; " + more));
+                .reduce(driven + " back", (before, more) -> before + "; " + more));
     }
 
     /** Screws that fell and were not found: until they are, the front is not closed over them. */

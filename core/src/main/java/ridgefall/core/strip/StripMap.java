@@ -78,9 +78,9 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                 now.stream().filter(Screw::hidden).count());
     }
 
-    /** What tells screws apart in the hand. */
+    /** What tells screws apart in the hand; they are metric whoever reads. */
     public static String looks(Screw screw) {
-        return "{mm:" + screw.underHeadMm() + "} M" + screw.threadMm() + ", " + screw.head() + ", " + screw.driver();
+        return screw.underHeadMm() + " mm M" + screw.threadMm() + ", " + screw.head() + ", " + screw.driver();
     }
 
     /** @param stepId what is done next; null once nothing is */

@@ -38,6 +38,10 @@ class CarryStationTest {
                         "carry.light-insert",
                         "carry.magnets",
                         "carry.camera-ring",
+                        "carry.old-on-stylus-data",
+                        "carry.read-stylus-data",
+                        "carry.new-on-stylus-data",
+                        "carry.write-stylus-data",
                         "carry.stylus-data");
     }
 

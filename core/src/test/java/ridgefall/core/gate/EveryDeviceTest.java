@@ -90,6 +90,9 @@ class EveryDeviceTest {
                         .filter(part -> part.irreplaceable())
                         .map(part -> part.id()),
                 boards);
+        Stream<String> copied = device.pairedParts().stream()
+                .filter(part -> part.method() == PairingMethod.COPY_DATA)
+                .map(part -> part.id());
         assertThat(ids.stream()
                         .filter(id -> id.startsWith("carry.") && !id.startsWith("carry.joint-"))
                         .map(id -> id.substring(6)))
@@ -97,6 +100,8 @@ class EveryDeviceTest {
                                 device.carryOvers().stream().map(part -> part.id()),
                                 device.pairedParts().stream().map(part -> part.id()),
                                 looked.map(id -> "look-" + id),
+                                copied.flatMap(id -> Stream.of("old-on-", "read-", "new-on-", "write-")
+                                        .map(of -> of + id)),
                                 split.stream())
                         .flatMap(some -> some)
                         .toList());

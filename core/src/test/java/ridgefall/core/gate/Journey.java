@@ -7,8 +7,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
@@ -224,8 +226,21 @@ public final class Journey {
             throw new IllegalStateException(fact + " is offered next but held by " + holds);
         }
         append(fact);
+        if (fact instanceof CopyFact.CopyBegun begun) {
+            append(through(begun));
+        }
         return fact;
     }
+
+    /** What a programmer makes of what was begun when nothing goes wrong. */
+    static CopyFact through(CopyFact.CopyBegun begun) {
+        return begun.doing() == CopyFact.Doing.READ
+                ? new CopyFact.DataRead(
+                        begun.partId(), "R2-0001", "second generation", 16_384, SHA256, new UUID(0, 7), "programmer")
+                : new CopyFact.DataWritten(begun.partId(), "R2-0002", SHA256, "programmer");
+    }
+
+    private static final String SHA256 = "4f3a".repeat(16);
 
     /** What a person would type into the fields a tap asks for. */
     public static Fact filled(Fact fact) {

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import ridgefall.core.carry.CopyFact;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.decide.DecideState;
@@ -138,6 +139,9 @@ class WanderingTest {
             List<Fact> before = facts(journey);
             journey.append(fact);
             isSafe(journey.course().profile(), before, fact);
+            if (fact instanceof CopyFact.CopyBegun begun) {
+                journey.append(Journey.through(begun));
+            }
         }
     }
 

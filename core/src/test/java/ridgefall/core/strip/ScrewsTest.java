@@ -56,7 +56,7 @@ class ScrewsTest {
         Journey journey = quire8();
         Step first = journey.step("strip.screws-over");
         assertThat(first.choices().get(0).fact()).isEqualTo(out("panel-1", "panel-2", "panel-3", "panel-4"));
-        assertThat(first.hint()).isEqualTo("4 × {mm:2.8} M1.4, flat, cross 00, of the panel; 0 of 17 out");
+        assertThat(first.hint()).isEqualTo("4 × 2.8 mm M1.4, flat, cross 00, of the panel; 0 of 17 out");
         journey.append(first.choices().get(0).fact());
         assertThat(journey.step("strip.screws-over").answer()).isEqualTo("4 out");
         Step under = journey.step("strip.screws-under");
@@ -115,7 +115,7 @@ class ScrewsTest {
                         .toList()
                         .get(0))
                 .isLessThanOrEqualTo(layer(profile, driven.get(0)));
-        assertThat(journey.step("seal.screws").answer()).isEqualTo(profile.screws() + " in");
+        assertThat(journey.step("seal.screws").answer()).isEqualTo(profile.screws() + " back");
     }
 
     private static int layer(DeviceProfile profile, String id) {
@@ -196,7 +196,7 @@ class ScrewsTest {
         assertThat(journey.append(allBack(journey, "test.screws-under"))
                         .step("test.screws-under")
                         .answer())
-                .isEqualTo("13 in; plate-1 another one in its hole");
+                .isEqualTo("13 back; plate-1 another one in its hole");
     }
 
     @Test
@@ -218,7 +218,7 @@ class ScrewsTest {
                 .untilStep("seal.screws");
         assertThat(journey.heldBy(back("cover-5"))).containsExactly("seal.screws");
         journey.append(allBack(journey));
-        assertThat(journey.step("seal.screws").answer()).isEqualTo("13 in; cover-5 was not there");
+        assertThat(journey.step("seal.screws").answer()).isEqualTo("13 back; cover-5 was not there");
         assertThat(journey.holds(new ScrewDriven("cover-5", 1.4, 3.2, false))).isEmpty();
     }
 

@@ -46,7 +46,7 @@ class StripMapTest {
                 .filteredOn(kind -> kind.now() > 0)
                 .singleElement()
                 .isEqualTo(new StripMap.Alike(
-                        "{mm:3.4} M1.2, flat, cross 000", kinds.get(2).like(), 3, 3));
+                        "3.4 mm M1.2, flat, cross 000", kinds.get(2).like(), 3, 3));
     }
 
     @Test

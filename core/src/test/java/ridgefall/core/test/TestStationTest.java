@@ -58,9 +58,9 @@ class TestStationTest {
                         "test.plugged");
         assertThat(quire.step("test.home-home-latch").hint()).endsWith("home: line hidden");
         quire.untilStep("test.screws-under");
-        assertThat(quire.next().orElseThrow().hint()).endsWith("13 to go, 0 in");
+        assertThat(quire.next().orElseThrow().hint()).endsWith("13 to go, 0 back");
         quire.untilStep("seal.screws");
-        assertThat(quire.step("seal.screws").hint()).endsWith("4 to go, 13 in");
+        assertThat(quire.step("seal.screws").hint()).endsWith("4 to go, 13 back");
     }
 
     @Test
