@@ -6,6 +6,7 @@ export const keys = {
   shop: ["shop"] as const,
   heatSources: ["heat-sources"] as const,
   instruments: ["instruments"] as const,
+  programmers: ["programmers"] as const,
   devices: (query: string) => ["devices", query] as const,
   book: (query: string) => ["book", query] as const,
   device: (id: string) => ["book", "device", id] as const,

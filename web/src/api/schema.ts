@@ -1107,7 +1107,17 @@ export interface components {
     };
     FaultView: {
       /** @enum {string} */
-      id: "OPEN" | "LOOP" | "READ" | "SHORT" | "CHECKSUM" | "VERIFY" | "GENERATION" | "FRONT" | "SILENT";
+      id:
+        | "OPEN"
+        | "LOOP"
+        | "READ"
+        | "SHORT"
+        | "CHECKSUM"
+        | "VERIFY"
+        | "GENERATION"
+        | "FRONT"
+        | "SILENT"
+        | "SLOW";
       words: string;
     };
     ProgrammerView: {
@@ -1353,7 +1363,17 @@ export interface components {
     };
     GivenFault: {
       /** @enum {string} */
-      fault: "OPEN" | "LOOP" | "READ" | "SHORT" | "CHECKSUM" | "VERIFY" | "GENERATION" | "FRONT" | "SILENT";
+      fault:
+        | "OPEN"
+        | "LOOP"
+        | "READ"
+        | "SHORT"
+        | "CHECKSUM"
+        | "VERIFY"
+        | "GENERATION"
+        | "FRONT"
+        | "SILENT"
+        | "SLOW";
     };
     NewPerson: {
       name: string;
@@ -2537,6 +2557,7 @@ export interface components {
       at: components["schemas"]["Spot"];
       /** Format: double */
       ohm: number | null;
+      sound: boolean;
     };
     LedgerRowView: {
       id: string;
@@ -2545,6 +2566,7 @@ export interface components {
       irreplaceable: boolean;
       corners: components["schemas"]["Spot"][] | null;
       joints: components["schemas"]["JointView"][];
+      data: boolean;
       /** @enum {string} */
       standing: "TO_MOVE" | "NOW" | "MOVED" | "BROUGHT" | "LOST";
       tried: string | null;
@@ -5886,7 +5908,7 @@ export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
 > = ["FUSED", "SEPARATE"];
 export const faultViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultView"]["id"]
-> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT"];
+> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT", "SLOW"];
 export const standingRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Standing"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
@@ -5929,7 +5951,7 @@ export const meMayValues: ReadonlyArray<FlattenedDeepRequired<components>["schem
 ];
 export const givenFaultFaultValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenFault"]["fault"]
-> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT"];
+> = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT", "SLOW"];
 export const newPersonRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NewPerson"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];

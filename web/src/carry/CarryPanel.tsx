@@ -8,6 +8,7 @@ import { useUnits } from "@/session/useSession";
 import { clockWords } from "@/time/clock";
 import { Facts } from "@/ui/Facts";
 import { length, temperature } from "@/units/units";
+import { Copying } from "./Copying";
 import { Ledger } from "./Ledger";
 
 type Split = NonNullable<Schemas["CarryView"]["split"]>;
@@ -24,6 +25,10 @@ export function CarryPanel(props: PanelProps) {
   const open = job.steps.some((step) => step.id === "carry.panel" && step.open);
   if (!data) {
     return <p className="text-xl">…</p>;
+  }
+  const copied = data.ledger.find((row) => row.data && row.standing === "NOW");
+  if (copied) {
+    return <Copying {...props} partId={copied.id} />;
   }
   return data.split && open ? (
     <Splitting {...props} split={data.split} />

@@ -24,9 +24,6 @@ const STANDINGS: Record<Row["standing"], string> = {
   LOST: "lost",
 };
 
-/** A meter shows more than a sound joint has. */
-const MOST_OHM = 1;
-
 /** Where each thing sits that has to get to the new front, what is in hand lit; the old front is kept as long as any is to come. */
 export function Ledger({
   job,
@@ -71,9 +68,9 @@ export function Ledger({
                       ? step?.id === `carry.joint-${joint.id}`
                         ? "var(--lamp)"
                         : "var(--sheet)"
-                      : joint.ohm > MOST_OHM
-                        ? "var(--alarm)"
-                        : "var(--bond)"
+                      : joint.sound
+                        ? "var(--bond)"
+                        : "var(--alarm)"
                   }
                   stroke="var(--ink)"
                   strokeWidth={2}

@@ -158,6 +158,8 @@ function Large({
       );
     case "answers":
       return <Answers step={step} units={units} onChoose={onChoose} />;
+    case "runs":
+      return <Running step={step} units={units} onChoose={onChoose} />;
     case "again":
     case "stop":
       return <Lamp step={step} above={found} words={action.words} onGo={onGo} />;
@@ -255,6 +257,38 @@ function Answers({
             ),
         )}
       </div>
+    </>
+  );
+}
+
+/** Nothing to do but wait for it, or to stop it. */
+function Running({
+  step,
+  units,
+  onChoose,
+}: {
+  step: Step;
+  units: Units;
+  onChoose: (step: Step, choice: Choice) => void;
+}) {
+  return (
+    <>
+      <p
+        className="flex min-w-0 flex-1 flex-col justify-center border-4 border-lamp px-6 leading-tight"
+        data-next={step.id}
+        data-runs
+      >
+        <span className="line-clamp-2 text-2xl font-bold lg:text-3xl">{say(step.title, units)}</span>
+        {step.hint && <span className="line-clamp-1 text-deep-quiet">{say(step.hint, units)}</span>}
+      </p>
+      {step.choices
+        .filter((choice) => choice.mine)
+        .map((choice, i) => (
+          <button key={choice.label} type="button" className={SIDE} onClick={() => onChoose(step, choice)}>
+            <span>{say(choice.label, units)}</span>
+            <Key>{i + 1}</Key>
+          </button>
+        ))}
     </>
   );
 }

@@ -50,6 +50,11 @@ describe("the large action", () => {
     );
   });
 
+  it("leaves what goes on by itself alone", () => {
+    const reading = step({ lead: "RUNS" });
+    expect(largeAction(reading, "TEST", "open.touch")).toEqual({ kind: "runs", step: reading });
+  });
+
   it("is nothing where the step is not this role's, or none is left", () => {
     expect(
       largeAction(step({ choices: [{ label: "Works", mine: false }] as Step["choices"] }), "TEST", null).kind,

@@ -9,6 +9,8 @@ export type LargeAction =
   | { kind: "again"; step: Step; words: string }
   /** The question stands there again, every answer as near as the other: no large action. */
   | { kind: "answers"; step: Step }
+  /** It goes on by itself; it can be stopped, never by the pedal. */
+  | { kind: "runs"; step: Step }
   | { kind: "stop"; step: Step; words: string }
   | { kind: "reasons"; step: Step; words: string }
   /** Nothing to do, or not for this role. */
@@ -34,6 +36,8 @@ export function largeAction(next: Step | null, shown: Station, asking: string | 
   switch (next.lead) {
     case "STOP":
       return { kind: "stop", step: next, words };
+    case "RUNS":
+      return { kind: "runs", step: next };
     case "REASONS":
       return { kind: "reasons", step: next, words };
     case "ASK_AGAIN":

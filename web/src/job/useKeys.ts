@@ -81,7 +81,7 @@ export function useKeys(on: {
       const choiceAt = (n: number) => {
         const { kind, step } = now.action;
         const choice = step?.choices[n];
-        if ((kind === "record" || kind === "answers") && choice?.mine) {
+        if ((kind === "record" || kind === "answers" || kind === "runs") && choice?.mine) {
           once(() => now.choose(now.action.step as Step, choice));
         }
       };

@@ -4,6 +4,7 @@ import { useUnits } from "@/session/useSession";
 import { say, temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
+import { type Programmer, ProgrammerForm, useProgrammers } from "./Programmers";
 import { SourceForm } from "./SourceForm";
 import { type Instrument, type Instruments, type Source, useInstruments, useSources } from "./useTools";
 
@@ -16,6 +17,8 @@ export function ToolsPage() {
   const instruments = bench?.instruments ?? [];
   const [source, setSource] = useState<Source | "new" | null>(null);
   const [instrument, setInstrument] = useState<Instrument | "new" | null>(null);
+  const programmers = useProgrammers().data ?? [];
+  const [programmer, setProgrammer] = useState<Programmer | "new" | null>(null);
   if (!sources) {
     return null;
   }
@@ -62,6 +65,27 @@ export function ToolsPage() {
             While what it attends to runs, every answer is kept with that run. Losing an instrument stops
             nothing.
           </p>
+          <div className="mt-6">
+            <Heading
+              id="programmers"
+              words="Programmers"
+              add={mayChange ? () => setProgrammer("new") : null}
+            />
+          </div>
+          {programmers.length === 0 && (
+            <p className="text-quiet">
+              None yet: what copies paired data from the old front to the new one, by its address.
+            </p>
+          )}
+          <ul aria-labelledby="programmers">
+            {programmers.map((p) => (
+              <Row key={p.id} name={p.name} onChange={mayChange ? () => setProgrammer(p) : null}>
+                <p className="text-quiet">
+                  {p.host}:{p.port}
+                </p>
+              </Row>
+            ))}
+          </ul>
         </section>
       </div>
       {source && (
@@ -70,6 +94,12 @@ export function ToolsPage() {
           kinds={sources.kinds}
           units={units}
           onClose={() => setSource(null)}
+        />
+      )}
+      {programmer && (
+        <ProgrammerForm
+          programmer={programmer === "new" ? null : programmer}
+          onClose={() => setProgrammer(null)}
         />
       )}
       {instrument && bench && (

@@ -66,7 +66,8 @@ class BadInputTest {
                 "{'type':'ScrewsCounted','direction':null,'screws':3}",
                 "{'type':'ScrewsMoved','holeIds':[null],'where':'OUT'}",
                 "{'type':'ScrewsMoved','holeIds':['cover-5'],'where':null}",
-                "{'type':'ScrewTold','holeId':'cover-5','where':'BACK','words':null}"
+                "{'type':'ScrewTold','holeId':'cover-5','where':'BACK','words':null}",
+                "{'type':'CopyBegun','partId':'stylus-data','doing':null}"
             })
     void aNullWhereAValueBelongsIsABadValue(String fact) {
         assertThat(ansa.append(job, 1, Client.JSON.readTree(fact.replace('\'', '"')))

@@ -369,6 +369,7 @@ final class Browser implements AutoCloseable {
     /** One action of the keyboard journey, and the wait for what it changes. */
     void goOn() {
         awaitAnswers();
+        await("the end of what runs by itself", "!document.querySelector('[data-runs]')");
         List<?> before = (List<?>) driver.executeScript("return " + STATE);
         if (Boolean.TRUE.equals(before.get(1))) {
             fillDialog();
@@ -694,6 +695,15 @@ final class Browser implements AutoCloseable {
                     headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token}})
                   .then(async r => done({status: r.status, body: await r.text()}));
                 """, path, body);
+    }
+
+    /** What the stand-in programmer does wrong at its next job. */
+    void programmerPlays(String fault) {
+        Object status = send("/api/programmers/stand-in-programmer/fault", "{\"fault\":\"" + fault + "\"}")
+                .get("status");
+        if (!Long.valueOf(204).equals(status)) {
+            throw new IllegalStateException("it answered " + status);
+        }
     }
 
     /** Serious and critical findings of axe on the screen as it stands. */

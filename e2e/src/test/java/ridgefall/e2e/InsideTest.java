@@ -88,4 +88,38 @@ class InsideTest {
         bench.skipTo("open.pay");
         bench.awaitText("Payment at a reader");
     }
+
+    /** A plug that is not home, then a byte that goes wrong: each is told, mended where it is wrong, and nothing read is lost. */
+    @Test
+    void dataGoFromTheOldFrontToTheNewOneThoughAPlugAndAByteGoWrong(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Copy hut", "cracked").skipTo("carry.old-on-stylus-data");
+        bench.awaitText("It need not show a picture");
+        bench.goOn();
+        bench.awaitStep("carry.read-stylus-data");
+        bench.programmerPlays("OPEN");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("a plug at the adapter is not home");
+        bench.awaitStep("carry.old-on-stylus-data");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.awaitStep("carry.read-stylus-data");
+        bench.awaitAnswers();
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Stop");
+        bench.awaitText("16,384 bytes");
+        bench.awaitText("Save the file");
+        bench.goOn();
+        bench.awaitStep("carry.write-stylus-data");
+        bench.programmerPlays("VERIFY");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("byte 5,000: written");
+        bench.awaitAnswers();
+        bench.tap(Keys.SPACE);
+        bench.awaitText("reads back the same");
+        bench.awaitStep("carry.stylus-data");
+        bench.goOn();
+        bench.awaitStepAfter("carry.stylus-data");
+        bench.station("Carry over");
+        bench.awaitText("Nothing more to come from the old front");
+    }
 }

@@ -126,6 +126,31 @@ class KilledServersTest {
         waits.awaitEnabled("Take Gel pad", true);
     }
 
+    /** Half of it is on the new front when the server dies: that is said, what was read is there still, and it is written anew. */
+    @Test
+    void dataThatWereBeingWrittenAreSaidToBeHalfThereAndAreWrittenAnew(Visit visit, Product product) {
+        Browser bench =
+                visit.browser().asAnsa().takeIn("Killed copy", "cracked").skipTo("carry.old-on-stylus-data");
+        bench.goOn();
+        bench.goOn();
+        bench.awaitStep("carry.new-on-stylus-data");
+        bench.goOn();
+        bench.awaitStep("carry.write-stylus-data");
+        bench.awaitAnswers();
+        bench.programmerPlays("SLOW");
+        bench.tap(" ");
+        bench.awaitText("reads what the new front holds");
+        product.killApp();
+        assertThat(product.start()).contains("is running at");
+        bench.awaitText(
+                "it was broken off before it was through; the new front may hold half of it", Duration.ofSeconds(40));
+        bench.awaitText("16,384 bytes");
+        bench.awaitAnswers();
+        bench.tap(" ");
+        bench.awaitText("reads back the same");
+        bench.awaitStep("carry.stylus-data");
+    }
+
     private static Browser atSoak(Browser screen, String owner) {
         return screen.takeIn(owner, "cracked").skipTo("heat.soak");
     }

@@ -68,16 +68,17 @@ class Screenshots {
         }
         bench.awaitText(" of cutting");
         shoot(bench, "separate");
-        bench.dark(true);
-        bench.awaitText(" of cutting");
-        shoot(bench, "separate-dark");
-        bench.dark(false);
         bench.goOnUntil("strip.screws");
         bench.awaitText("Tap a hole");
         shoot(bench, "strip");
         bench.goOnUntil("carry.magnets");
         bench.awaitText("in hand");
         shoot(bench, "carry");
+        bench.goOnUntil("carry.new-on-stylus-data");
+        bench.dark(true);
+        bench.awaitText("16,384 bytes, kept");
+        shoot(bench, "copy-dark");
+        bench.dark(false);
         bench.goOnUntil("bond.school");
         bench.goOn();
         bench.goOn();

@@ -70,12 +70,16 @@ class CarryController {
         }
     }
 
-    /** @param at in mm, as the device is seen */
+    /**
+     * @param at in mm, as the device is seen
+     * @param ohm null while it is not measured
+     */
     record JointView(
             String id,
             String words,
             Spot at,
-            @Schema(nullable = true) Double ohm) {}
+            @Schema(nullable = true) Double ohm,
+            boolean sound) {}
 
     /**
      * @param corners where it sits; null where nobody has looked yet, and for data
@@ -88,6 +92,7 @@ class CarryController {
             boolean irreplaceable,
             @Schema(nullable = true) List<Spot> corners,
             List<JointView> joints,
+            boolean data,
             CarryLedger.Standing standing,
             @Schema(nullable = true) String tried) {
         static LedgerRowView of(Course course, CarryLedger.Row row, View view) {
@@ -105,8 +110,13 @@ class CarryController {
                                     .toList(),
                     row.joints().stream()
                             .map(joint -> new JointView(
-                                    joint.id(), joint.words(), spot(profile, joint.place(), view), ohm.get(joint.id())))
+                                    joint.id(),
+                                    joint.words(),
+                                    spot(profile, joint.place(), view),
+                                    ohm.get(joint.id()),
+                                    CarryState.sound(ohm.get(joint.id()))))
                             .toList(),
+                    row.data(),
                     row.standing(),
                     row.tried());
         }

@@ -40,6 +40,7 @@ final class SimulatedProgrammer implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(SimulatedProgrammer.class);
     private static final Pattern BLOCK = Pattern.compile("DATA:READ\\? (\\d{1,6}),(\\d{1,6})");
     private static final int LONGEST_LINE = 200;
+    private static final int SLOWER = 20;
 
     private final ServerSocket server = new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
     private final ExecutorService talking = Executors.newCachedThreadPool();
@@ -49,6 +50,7 @@ final class SimulatedProgrammer implements AutoCloseable {
     private final String adapter;
     private final Supplier<OnAdapter> bench;
     private final Duration aBlock;
+    private volatile boolean slow;
 
     /**
      * @param bench what stands on the adapter now
@@ -74,7 +76,8 @@ final class SimulatedProgrammer implements AutoCloseable {
         VERIFY("a byte is written wrong"),
         GENERATION("a front of another generation"),
         FRONT("another job's front"),
-        SILENT("it hangs up");
+        SILENT("it hangs up"),
+        SLOW("it takes its time");
 
         private final String words;
 
@@ -176,13 +179,19 @@ final class SimulatedProgrammer implements AutoCloseable {
         return switch (query) {
             case "*IDN?" -> "Ridgefall,stand-in programmer,0,1";
             case "ADAP:TYPE?" -> adapter;
-            case "ADAP:STAT?" -> on == null || plays(Fault.OPEN) ? "OPEN" : plays(Fault.LOOP) ? "LOOP" : "HOME";
+            case "ADAP:STAT?" -> state(on);
             case "FRON:IDEN?" -> identity(on);
             case "DATA:SIZE?" -> String.valueOf(BYTES);
             case "DATA:CHEC?" -> checksum(on);
             case "SYST:ERR?" -> error();
             default -> "";
         };
+    }
+
+    /** Asked as a job begins. */
+    private String state(OnAdapter on) {
+        slow = plays(Fault.SLOW);
+        return on == null || plays(Fault.OPEN) ? "OPEN" : plays(Fault.LOOP) ? "LOOP" : "HOME";
     }
 
     private String identity(OnAdapter on) {
@@ -280,7 +289,7 @@ final class SimulatedProgrammer implements AutoCloseable {
 
     private void pause() {
         try {
-            Thread.sleep(aBlock.toMillis());
+            Thread.sleep(aBlock.toMillis() * (slow ? SLOWER : 1));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

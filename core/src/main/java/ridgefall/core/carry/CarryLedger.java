@@ -10,6 +10,7 @@ import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.ProfileDocument.Joint;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
+import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.profile.ProfileDocument.Seating;
 
 /**
@@ -31,6 +32,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
      * @param area where it sits, seen from the face; null where nobody has looked yet, and for data
      * @param tried by what it is known to work, and when that can be tried; null for what has no function of its own
      * @param joints of a board that moves
+     * @param data whether it is copied, not moved
      */
     public record Row(
             String id,
@@ -39,6 +41,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
             boolean irreplaceable,
             Area area,
             List<Joint> joints,
+            boolean data,
             Standing standing,
             String tried) {
         boolean open() {
@@ -69,6 +72,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 part.irreplaceable(),
                 part.area(),
                 List.of(),
+                false,
                 standing(part.id(), state, stepId, brought),
                 null);
     }
@@ -81,6 +85,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 true,
                 null,
                 part.joints(),
+                part.method() == PairingMethod.COPY_DATA,
                 standing(part.id(), state, stepId, false),
                 profile.functions().stream()
                         .filter(function -> function.id().equals(part.functionId()))

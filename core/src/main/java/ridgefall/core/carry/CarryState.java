@@ -26,6 +26,8 @@ public record CarryState(
         boolean joined,
         Map<String, Map<String, Double>> ohm,
         Map<String, DataCopy> copies) {
+    static final double MOST_OHM = 1;
+
     static final CarryState NOTHING = new CarryState(Set.of(), Map.of(), false, Map.of(), Map.of());
 
     public static CarryState of(JobState job) {
@@ -84,6 +86,11 @@ public record CarryState(
     /** By joint. */
     public Map<String, Double> ohm(String partId) {
         return ohm.getOrDefault(partId, Map.of());
+    }
+
+    /** Whether a joint was measured and conducts as one does; far below that as a rule, but a handheld meter's leads are not. */
+    public static boolean sound(Double ohm) {
+        return ohm != null && ohm <= MOST_OHM;
     }
 
     public boolean carriedOver(String partId) {

@@ -42,9 +42,6 @@ public final class CarryStation implements StationRoom {
     private static final String LOOK = "carry.look-";
     private static final String JOINT = "carry.joint-";
 
-    /** A sound joint is far below; a handheld meter with its leads is not. */
-    private static final double MOST_OHM = 1;
-
     @Override
     public Station station() {
         return Station.CARRY;
@@ -218,14 +215,14 @@ public final class CarryStation implements StationRoom {
                 "Measure joint " + (part.joints().indexOf(joint) + 1) + " of "
                         + part.joints().size() + ": " + joint.words(),
                 "from the board to where it leads, battery out, the leads of the meter read off first; "
-                        + Math.round(MOST_OHM) + " Ω at most",
+                        + Math.round(CarryState.MOST_OHM) + " Ω at most",
                 measure(part, joint),
                 Step.fail("No contact", new JointMeasured(part.id(), joint.id(), JointMeasured.NO_CONTACT_OHM)));
         Double ohm = CarryState.of(state).ohm(part.id()).get(joint.id());
         if (ohm == null) {
             return step;
         }
-        return ohm <= MOST_OHM
+        return CarryState.sound(ohm)
                 ? step.answered(JointMeasured.read(ohm))
                 : step.hinted("flux, touch it up, let it cool, measure again; a bridge of wire where the pad is gone")
                         .problem(JointMeasured.read(ohm));

@@ -186,10 +186,10 @@ final class Copying {
         if (failed == null || failed.doing() != doing || failed.trouble().replugs()) {
             return step;
         }
-        String half = copy.half() && doing == Doing.WRITE ? "; the new front may hold half of it" : "";
+        boolean half = copy.half() && doing == Doing.WRITE && failed.trouble() != Trouble.DIFFERS;
         // Trying again is the way on: it is offered as it was the first time.
         return step.hinted(failed.trouble().remedy())
-                .problem(failed.told() + half)
+                .problem(failed.told() + (half ? "; the new front may hold half of it" : ""))
                 .leading(Step.Lead.RECORD);
     }
 
