@@ -57,6 +57,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
                             "--server.port=0",
                             "--ridgefall.demo=true",
                             "--ridgefall.stand-in-block-ms=1",
+                            "--ridgefall.warm-up=false",
                             "--spring.datasource.url=" + postgres.url(),
                             "--spring.datasource.username=ridgefall"),
                     new ConcurrentHashMap<>());
@@ -70,6 +71,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         return SpringApplication.run(
                 RidgefallApp.class,
                 "--server.port=0",
+                "--ridgefall.warm-up=false",
                 "--spring.datasource.url=" + first.postgres().url(),
                 "--spring.datasource.username=ridgefall");
     }

@@ -149,6 +149,7 @@ final class Product implements AutoCloseable {
             builder.environment()
                     .putAll(Map.of(
                             "RIDGEFALL_COMPILERS", compilers,
+                            "RIDGEFALL_WARM_UP", "false",
                             "RIDGEFALL_DATA", data.toString(),
                             "RIDGEFALL_PORT", Integer.toString(port),
                             "RIDGEFALL_DB_PORT", Integer.toString(databasePort)));

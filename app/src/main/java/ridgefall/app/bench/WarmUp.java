@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import ridgefall.app.book.Book;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.job.Plans;
 import ridgefall.app.tools.HeatSources;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.material.FrontCondition;
@@ -28,12 +30,23 @@ class WarmUp {
     private final HeatSources sources;
     private final BenchJobs bench;
     private final Jobs jobs;
+    private final Plans plans;
+    private final boolean ranks;
 
-    WarmUp(Book book, HeatSources sources, BenchJobs bench, Jobs jobs) {
+    /** @param ranks whether whole rankings are worked out too, some seconds of one processor */
+    WarmUp(
+            Book book,
+            HeatSources sources,
+            BenchJobs bench,
+            Jobs jobs,
+            Plans plans,
+            @Value("${ridgefall.warm-up}") boolean ranks) {
         this.book = book;
         this.sources = sources;
         this.bench = bench;
         this.jobs = jobs;
+        this.plans = plans;
+        this.ranks = ranks;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -50,6 +63,9 @@ class WarmUp {
                     book.newest(ANY_DEVICE, null), FrontCondition.CRACKED, List.of(), List.of(), sources.all());
             for (int i = 0; i < LOOKS; i++) {
                 question.firstLook();
+            }
+            if (ranks) {
+                plans.openings(question);
             }
             for (UUID jobId : bench.warm(WARM_JOBS)) {
                 jobs.course(jobId).steps();
