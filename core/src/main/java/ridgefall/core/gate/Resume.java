@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.heat.HeatState;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Timer;
 import ridgefall.core.profile.DeviceProfile;
@@ -57,7 +58,7 @@ final class Resume {
 
     private static void inside(DeviceProfile profile, JobState state, List<String> lines) {
         StripState strip = StripState.of(state);
-        boolean pluggedIn = state.passed("test.plugged");
+        boolean pluggedIn = state.passed(Checks.PLUGGED_IN);
         lines.add(
                 pluggedIn
                         ? "New front plugged in, battery in circuit"

@@ -20,6 +20,9 @@ public final class Checks {
 
     private static final String PICTURE = "picture";
 
+    /** Whether the front hangs on its plugs with the battery back in circuit: several rooms ask after it. */
+    public static final String PLUGGED_IN = "test.plugged";
+
     private Checks() {}
 
     /** A check of a station that is passed or not; {@code done} is the label of the good answer. */

@@ -38,9 +38,8 @@ public final class PartsStation implements StationRoom {
     private static final String HERE = "parts.here";
     private static final String ARRIVAL = "parts.arrival";
     /** The check of a later station that says the new front hangs on its plugs. */
-    private static final String PLUGGED = "test.plugged";
-
     private static final Set<PartKind> SHOWS = EnumSet.of(PartKind.PANEL, PartKind.FUSED_FRONT, PartKind.CLIPPED_FRONT);
+
     private static final Set<PartKind> FEELS =
             EnumSet.of(PartKind.GLASS_WITH_TOUCH, PartKind.FUSED_FRONT, PartKind.CLIPPED_FRONT);
 
@@ -187,7 +186,7 @@ public final class PartsStation implements StationRoom {
                 .orElse(null);
         return Step.fail(
                 "Swap it: to the returns",
-                new PartsFact.PartSwapped(kind, stockId, why, null, state.passed(PLUGGED)),
+                new PartsFact.PartSwapped(kind, stockId, why, null, state.passed(Checks.PLUGGED_IN)),
                 Ask.ifKnown("words", "What is wrong with it?", Ask.Kind.TEXT, null));
     }
 
@@ -274,8 +273,8 @@ public final class PartsStation implements StationRoom {
             if (f.stockId() != null) {
                 reserved(parts, f.stockId());
             }
-            if (f.pluggedIn() != state.passed(PLUGGED)) {
-                throw new NotAllowed("pluggedIn", f.pluggedIn(), Boolean.toString(state.passed(PLUGGED)));
+            if (f.pluggedIn() != state.passed(Checks.PLUGGED_IN)) {
+                throw new NotAllowed("pluggedIn", f.pluggedIn(), Boolean.toString(state.passed(Checks.PLUGGED_IN)));
             }
         }
         return List.of();

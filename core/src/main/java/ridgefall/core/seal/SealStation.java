@@ -155,7 +155,7 @@ public final class SealStation implements StationRoom {
 
     /** As long as the panel is up. */
     private static boolean lookedForAtTest(Screws screws, Step step, JobState state) {
-        return !state.passed("test.plugged")
+        return !state.passed(Checks.PLUGGED_IN)
                 && screws.lostUnderThePanel().stream()
                         .anyMatch(earlier -> earlier.id().equals(step.id()));
     }

@@ -50,9 +50,17 @@ public record StripState(
             Map<String, ScrewAt> none = Fold.without(holes, id -> !holes.get(id).none());
             return new StripState(Optional.empty(), false, Set.of(), Map.of(), none);
         }
-        return entry.fact() instanceof PartsFact.PartSwapped swap && swap.pluggedIn()
-                ? new StripState(Optional.empty(), false, Set.of(), screws, holes)
-                : this;
+        return entry.fact() instanceof PartsFact.PartSwapped swap && swap.pluggedIn() ? underItsPlates() : this;
+    }
+
+    /** What was driven already comes out once more; what is in the tray still stays there. */
+    private StripState underItsPlates() {
+        return new StripState(
+                Optional.empty(),
+                false,
+                Set.of(),
+                screws.containsKey(Count.IN) ? Map.of() : screws,
+                Fold.without(holes, id -> holes.get(id).driven()));
     }
 
     /** What was taken out before any heat is out of circuit. */

@@ -43,7 +43,6 @@ import ridgefall.core.test.TestFact.Finding;
 
 /** The front is loose and the liners are on: what works now will work sealed, and what fails costs nothing yet. */
 public final class TestStation implements StationRoom {
-    private static final String PLUGGED = "test.plugged";
 
     @Override
     public Station station() {
@@ -92,12 +91,12 @@ public final class TestStation implements StationRoom {
                     .forEach(plug -> steps.add(home(plug, state)
                             .hinted("panel down flat; live from here on, nothing metal beside it; " + plug.hint())));
         }
-        if (state.passed(PLUGGED)) {
+        if (state.passed(Checks.PLUGGED_IN)) {
             steps.removeIf(Step::open);
         }
         steps.add(Checks.check(
                 state,
-                PLUGGED,
+                Checks.PLUGGED_IN,
                 live.isEmpty() && battery ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
                 batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
                 "Plugged in"));
@@ -246,7 +245,7 @@ public final class TestStation implements StationRoom {
                     f.checkId(),
                     Stream.concat(
                                     Stream.concat(
-                                            Stream.of(PLUGGED),
+                                            Stream.of(Checks.PLUGGED_IN),
                                             profile.connectors().stream().map(plug -> StripStation.homeStep(plug))),
                                     Consequence.all(profile, state).stream().map(Consequence::checkId))
                             .toList());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
@@ -16,8 +17,11 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.parts.PartsFact.Bad;
+import ridgefall.core.parts.PartsFact.PartSwapped;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.OrderGraph;
+import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.seal.SealFact.Sealed;
@@ -110,11 +114,9 @@ class ScrewsTest {
                 .as("what the panel covers was driven before it went down")
                 .doesNotHaveDuplicates()
                 .hasSize(profile.screws() - under);
-        assertThat(profile.screwOrder().all().stream()
-                        .map(Screw::layer)
-                        .toList()
-                        .get(0))
-                .isLessThanOrEqualTo(layer(profile, driven.get(0)));
+        assertThat(driven.stream().map(id -> layer(profile, id)))
+                .as("what lies deepest goes home first")
+                .isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(journey.step("seal.screws").answer()).isEqualTo(profile.screws() + " back");
     }
 
@@ -124,6 +126,18 @@ class ScrewsTest {
                 .findFirst()
                 .orElseThrow()
                 .layer();
+    }
+
+    /** Of the small tablet 13 were driven before the panel went down; the 4 of the panel lie in the tray still. */
+    @Test
+    void whatWasDrivenComesOutOnceMoreWhereThePartIsSwapped() {
+        Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8")).untilStep("seal.screws");
+        journey.append(new PartSwapped(PartKind.GLASS_WITH_TOUCH, null, Bad.DEAD_AT_TEST, null, true));
+        assertThat(journey.step("strip.screws-under").open()).isTrue();
+        assertThat(journey.step("strip.screws-over").answer()).isEqualTo("4 out");
+        assertThat(journey.step("strip.screws-under").hint()).endsWith("4 of 17 out");
+        journey.until(Station.CARRY).untilStep("test.screws-under");
+        assertThat(journey.next().orElseThrow().hint()).endsWith("13 to go, 0 back");
     }
 
     @Test
