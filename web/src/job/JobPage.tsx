@@ -27,7 +27,7 @@ import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
 import { MishapCard } from "./MishapCard";
 import { ResumeCard } from "./ResumeCard";
-import { largeAction } from "./largeAction";
+import { type LargeAction, largeAction } from "./largeAction";
 import { NextBar } from "./NextBar";
 import { OvertakenDialog } from "./OvertakenDialog";
 import { SignOff } from "./SignOff";
@@ -59,9 +59,12 @@ function Workspace({ jobId }: { jobId: string }) {
   const [asking, setAsking] = useState<string | null>(null);
   const [opened, setOpened] = useState<"stop" | "reasons" | null>(null);
 
-  const next = job?.steps.find((step) => step.open && !pending.has(step.id));
+  const next = job?.steps.find((step) => step.open && (!pending.has(step.id) || begins(step)));
   const shown: Station = chosen ?? next?.station ?? job?.station ?? "PROVE";
-  const action = largeAction(next ?? null, shown, asking);
+  const action: LargeAction =
+    next && pending.has(next.id)
+      ? { kind: "runs", step: { ...next, choices: [] } }
+      : largeAction(next ?? null, shown, asking);
   // What was opened closes by itself once another screen has changed what it was about.
   const open = opened === action.kind ? opened : null;
 
@@ -278,6 +281,9 @@ function Workspace({ jobId }: { jobId: string }) {
     </>
   );
 }
+
+/** What is begun with a tap is not over with it: nothing after it is offered before the server has said how it goes. */
+const begins = (step: Step) => step.choices[0]?.fact.type === "CopyBegun";
 
 /** Screws and plugs go back, or are looked for, in the open device. */
 const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws))/;

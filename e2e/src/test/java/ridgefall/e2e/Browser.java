@@ -163,19 +163,24 @@ final class Browser implements AutoCloseable {
 
     /** A job of the first device that the book finds for some words. */
     Browser takeIn(String device, String owner, String fault) {
+        return takeIn(device, null, owner, fault);
+    }
+
+    /** @param variant of the device; null where it has none */
+    Browser takeIn(String device, String variant, String owner, String fault) {
         String job = (String) driver.executeAsyncScript("""
-                const [device, owner, fault, done] = arguments;
+                const [device, variantId, owner, fault, done] = arguments;
                 const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
                 const go = async () => {
                   const found = await (await fetch('/api/devices?query=' + encodeURIComponent(device))).json();
                   const id = crypto.randomUUID();
                   const answer = await fetch('/api/jobs', {method: 'POST',
                     headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
-                    body: JSON.stringify({commandId: id, profileId: found[0].id, variantId: null, owner, contact: null, fault})});
+                    body: JSON.stringify({commandId: id, profileId: found[0].id, variantId, owner, contact: null, fault})});
                   return answer.ok ? id : await answer.text();
                 };
                 go().then(done, e => done(String(e)));
-                """, device, owner, fault);
+                """, device, variant, owner, fault);
         takenIn.add("/jobs/" + job);
         open("/jobs/" + job);
         awaitStep("intake.front");

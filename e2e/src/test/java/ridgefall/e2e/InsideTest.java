@@ -122,4 +122,60 @@ class InsideTest {
         bench.station("Carry over");
         bench.awaitText("Nothing more to come from the old front");
     }
+
+    /** Everything had moved when the picture died: on the next front all of it is asked once more, and nothing is read again. */
+    @Test
+    void aFrontSwappedAfterTheCarryOverIsCarriedOntoOnceMore(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Swap hut", "cracked").skipTo("carry.old-on-stylus-data");
+        bench.goOn();
+        bench.awaitStep("carry.read-stylus-data");
+        bench.goOn();
+        bench.awaitStep("carry.new-on-stylus-data");
+        bench.skipTo("open.picture");
+        bench.tap("2");
+        bench.awaitStep("test.fault.picture.reseat");
+        bench.goOn();
+        bench.awaitStep("open.picture");
+        bench.awaitAnswers();
+        bench.tap("2");
+        bench.awaitStep("test.fault.picture.swap");
+        bench.tap(Keys.SPACE);
+        bench.type("words", "dead after all");
+        bench.awaitStep("parts.here");
+        bench.skipTo("carry.magnets");
+        bench.awaitText("Stylus data: to move");
+        bench.skipTo("carry.new-on-stylus-data");
+        bench.awaitText("16,384 bytes, kept");
+        bench.awaitText("not written yet");
+        bench.skipTo("seal.screws");
+    }
+
+    @Test
+    void whatCannotBeSwitchedOffIsLiveUntilTheBatteryIsProvenOut(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Live hut", "cracked").skipTo("intake.power");
+        bench.tap("2");
+        bench.awaitText("live until isolation is proven");
+        bench.skipTo("strip.isolate");
+        bench.awaitText("Live: it can't be switched off");
+        bench.goOn();
+        bench.awaitStep("strip.proven");
+        bench.awaitText("Live: it can't be switched off");
+        bench.goOn();
+        bench.awaitNoText("Live: it can't be switched off");
+    }
+
+    @Test
+    void theAntennaOfTheCellularClipHeldOneKeepsTheOldFrontAndTheClosingWaiting(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Crate 10", "cellular", "Antenna hut", "cracked");
+        bench.skipTo("carry.antenna");
+        bench.awaitText("Keep the old front: 1 still to come from it");
+        bench.station("Seal");
+        bench.awaitText("Due at Carry over: Antenna strip");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Antenna strip: in hand");
+        bench.goOn();
+        bench.awaitStepAfter("carry.antenna");
+        bench.station("Carry over");
+        bench.awaitText("Nothing more to come from the old front");
+    }
 }

@@ -274,7 +274,9 @@ public final class CarryStation implements StationRoom {
                             .toList());
         }
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof CarryFact.CarriedOver f) {
+        if (fact instanceof JobFact.CheckAnswered f) {
+            Copying.plugged(f.checkId()).ifPresent(plug -> holds.addAll(Copying.atIt(plug.partId(), state)));
+        } else if (fact instanceof CarryFact.CarriedOver f) {
             holds.addAll(unlooked(f.partId(), profile, state));
             copied(profile)
                     .filter(part -> part.id().equals(f.partId()))

@@ -198,8 +198,9 @@ final class Copying {
         DataCopy copy = CarryState.of(state).copy(fact.partId());
         List<Hold> holds = new ArrayList<>();
         if (fact instanceof CopyBegun f) {
+            holds.addAll(atIt(f.partId(), state));
             if (copy.running() != null) {
-                holds.add(firm(stepOf(copy.running(), f.partId()), "The programmer is at it already"));
+                return holds;
             } else if (f.doing() == Doing.READ) {
                 holds.addAll(unless(copy.on() == On.OLD, OLD_ON + f.partId(), "The old front is not on the adapter"));
             } else {
@@ -225,14 +226,18 @@ final class Copying {
 
     /** A lead may answer for data that nobody compared; nobody may while a programmer writes. */
     static List<Hold> unproven(PairedPart part, JobState state) {
-        DataCopy copy = CarryState.of(state).copy(part.id());
-        if (copy.running() != null) {
-            return List.of(firm(stepOf(copy.running(), part.id()), "The programmer is at it"));
-        }
-        return copy.proven()
-                ? List.of()
+        boolean proven = CarryState.of(state).copy(part.id()).proven();
+        List<Hold> busy = atIt(part.id(), state);
+        return proven || !busy.isEmpty()
+                ? busy
                 : List.of(Hold.overridable(
                         WRITE + part.id(), Station.CARRY, part.words() + ": nothing was read back and compared"));
+    }
+
+    /** No plug moves while a programmer reads or writes. */
+    static List<Hold> atIt(String partId, JobState state) {
+        Doing running = CarryState.of(state).copy(partId).running();
+        return unless(running == null, running == null ? null : stepOf(running, partId), "The programmer is at it");
     }
 
     private static String stepOf(Doing doing, String partId) {

@@ -77,6 +77,9 @@ class CopyingTest {
         assertThat(journey.heldBy(new CopyBegun(PART, Doing.READ)))
                 .as("once is enough")
                 .containsExactly("carry.read-" + PART);
+        assertThat(journey.heldBy(on("new", Answer.PASS)))
+                .as("no plug moves meanwhile")
+                .containsExactly("carry.read-" + PART);
         journey.append(READ);
         assertThat(journey.step("carry.read-" + PART).answer()).isEqualTo("16,384 bytes, 0a0a0a0a, kept");
         assertThat(journey.next().orElseThrow().id()).isEqualTo("carry.new-on-" + PART);
