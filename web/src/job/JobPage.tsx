@@ -286,7 +286,7 @@ function Workspace({ jobId }: { jobId: string }) {
 const begins = (step: Step) => step.choices[0]?.fact.type === "CopyBegun";
 
 /** Screws and plugs go back, or are looked for, in the open device. */
-const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws))/;
+const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws|battery-held))/;
 
 function StationPanel({ station, ...panel }: PanelProps & { station: Station }) {
   const next = panel.job.nextStepId ?? "";

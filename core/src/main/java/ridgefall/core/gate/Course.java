@@ -687,6 +687,9 @@ public final class Course {
             cautions.add("Live: it can't be switched off. The battery is reached "
                     + profile.document().body().batteryReach().words() + "; isolate it before anything else.");
         }
+        if (station == Station.STRIP && StripState.of(state).plugsFreed().isEmpty()) {
+            cautions.add("Strap on, mat under it, before the first plug; both stay until it is closed.");
+        }
         boolean atTheEdge = station == Station.HEAT || station == Station.SEPARATE || station == Station.CLEAN;
         for (EdgeInterval crack : atTheEdge ? Damage.edgeCracks(profile, state) : List.<EdgeInterval>of()) {
             double middle = profile.edge().turn().middle(crack);

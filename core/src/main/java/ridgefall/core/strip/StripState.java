@@ -65,7 +65,12 @@ public record StripState(
 
     /** What was taken out before any heat is out of circuit. */
     public static boolean isolated(JobState job) {
-        return of(job).isolation.isPresent() || job.passed(OUT_BEFORE_HEAT);
+        return of(job).isolation.isPresent() || batteryIsOut(job);
+    }
+
+    /** Whether it lies beside the device, not just off its plug. */
+    public static boolean batteryIsOut(JobState job) {
+        return job.passed(OUT_BEFORE_HEAT);
     }
 
     StripState isolated(Isolation how) {

@@ -34,6 +34,7 @@ import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.Screws;
+import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
 import ridgefall.core.test.FaultFinder.Belief;
 import ridgefall.core.test.FaultFinder.Cause;
@@ -43,6 +44,7 @@ import ridgefall.core.test.TestFact.Finding;
 
 /** The front is loose and the liners are on: what works now will work sealed, and what fails costs nothing yet. */
 public final class TestStation implements StationRoom {
+    private static final String BATTERY_HELD = "test.battery-held";
 
     @Override
     public Station station() {
@@ -75,6 +77,14 @@ public final class TestStation implements StationRoom {
         Set<String> live = profile.livePlugs();
         boolean battery = profile.connectors().stream().anyMatch(plug -> plug.role() == PlugRole.BATTERY);
         List<Step> steps = new ArrayList<>();
+        if (StripState.batteryIsOut(state)) {
+            steps.add(Checks.check(
+                    state,
+                    BATTERY_HELD,
+                    "Battery back in its place, held as it was",
+                    "its tape or its screws; flat, nothing under it, never pressed down; dented or bulged: it does not go back in",
+                    "Held"));
+        }
         lastOffFirst.stream()
                 .filter(plug -> plug.role() != PlugRole.BATTERY && !live.contains(plug.id()))
                 .forEach(plug -> steps.add(home(plug, state)));
@@ -245,7 +255,7 @@ public final class TestStation implements StationRoom {
                     f.checkId(),
                     Stream.concat(
                                     Stream.concat(
-                                            Stream.of(Checks.PLUGGED_IN),
+                                            Stream.of(Checks.PLUGGED_IN, BATTERY_HELD),
                                             profile.connectors().stream().map(plug -> StripStation.homeStep(plug))),
                                     Consequence.all(profile, state).stream().map(Consequence::checkId))
                             .toList());

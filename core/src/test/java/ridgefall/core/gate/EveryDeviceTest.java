@@ -39,6 +39,7 @@ import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.strip.StripFact;
+import ridgefall.core.strip.StripFact.PlugFreed;
 import ridgefall.core.units.NotAllowed;
 
 /** What a device is like changes its course; every shipped one reaches its owner. */
@@ -237,6 +238,10 @@ class EveryDeviceTest {
                 .startsWith("strip.screws-over", "strip.isolate", "strip.proven", "strip.screws");
         journey.append(new StripFact.BatteryIsolated(StripFact.Isolation.UNPLUGGED))
                 .append(new StripFact.IsolationProven());
+        assertThat(journey.course().cautions(Station.STRIP))
+                .as("no longer live; against static until a plug is off")
+                .containsExactly("Strap on, mat under it, before the first plug; both stay until it is closed.");
+        journey.append(new PlugFreed("display-plug"));
         assertThat(journey.course().cautions(Station.STRIP)).isEmpty();
     }
 

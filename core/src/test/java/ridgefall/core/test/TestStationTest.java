@@ -86,6 +86,16 @@ class TestStationTest {
         assertThatThrownBy(() -> journey.holds(touch(Answer.CANNOT_TEST, null))).hasMessageContaining("reason");
     }
 
+    /** Of the tablet whose back comes off first the battery lies beside it since before the heat. */
+    @Test
+    void aBatteryThatLayBesideItIsHeldAgainBeforeAnyPlugGoesHome() {
+        Journey satchel = new Journey(ShippedBook.profile("sillery-satchel-7")).until(Station.TEST);
+        assertThat(satchel.next().orElseThrow().title()).isEqualTo("Battery back in its place, held as it was");
+        satchel.tapNext();
+        assertThat(satchel.next().orElseThrow().id()).startsWith("test.home-");
+        assertThat(loose().stepIds(Station.TEST)).doesNotContain("test.battery-held");
+    }
+
     @Test
     void howItWasBeforeStandsBesideTheQuestion() {
         Journey journey = new Journey().append(new FunctionTested("touch", Phase.BEFORE, Answer.FAIL, null));
