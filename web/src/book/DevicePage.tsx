@@ -14,6 +14,7 @@ import { ProblemNote } from "@/ui/ProblemNote";
 import { BodySection } from "./BodySection";
 import type { Flaw } from "./document";
 import { EdgeEditor } from "./EdgeEditor";
+import { InsideMap } from "./InsideMap";
 import { ListEditor } from "./ListEditor";
 import { type ListName, LISTS } from "./lists";
 import { FateLists, JointLists, VariantLists, WidthLists } from "./NestedLists";
@@ -231,7 +232,12 @@ function DeviceEditor({ detail }: { detail: Detail }) {
               <BodySection document={document} change={change} />
             </>
           )}
-          {shown?.id === "inside" && <Orders orders={draft.orders} />}
+          {shown?.id === "inside" && (
+            <>
+              {draft.edge && <InsideMap draft={draft} edge={draft.edge} />}
+              <Orders orders={draft.orders} />
+            </>
+          )}
           {shown?.lists.map((list) => (
             <ListEditor
               key={list}

@@ -17,7 +17,7 @@ import type { Document } from "./document";
 import type { Column } from "./ListEditor";
 
 /** All that can lie over something or be held: the front, what lies inside, parts to carry over. */
-const things = (document: Document) => [
+export const things = (document: Document) => [
   "front",
   ...document.inside.map((thing) => thing.id),
   ...document.carryOvers.map((part) => part.id),

@@ -100,6 +100,40 @@ class BookTest {
         assertThat(lead.enabled("Release")).isFalse();
     }
 
+    /** One hole tapped, said once, in all four corners; a row of five; a plate drawn over two of them; an order. */
+    @Test
+    void screwsAreTappedIntoTheDrawingCopiedAndLaidOver(Visit visit) {
+        Browser lead = newDevice(visit, "Tapped Slate");
+        lead.click("Inside");
+        lead.awaitText("Choose screws to say what they are");
+        int before = screws(lead);
+        lead.click("Screws");
+        lead.tapAt("[data-inside-map]", 0.4, 0.2);
+        lead.awaitText("Under the head");
+        lead.put("screws-underHeadMm", "2.7");
+        lead.click("To four corners");
+        lead.awaitText("4 screws alike");
+        lead.click("Row of");
+        lead.tapAt("[data-inside-map]", 0.6, 0.5);
+        lead.awaitText("Tap each hole");
+        lead.click("Plates");
+        lead.stroke("[data-inside-map]", 0.37, 0.15, 0.43, 0.25);
+        lead.click("Lies over");
+        lead.tapAt("[data-inside-map]", 0.38, 0.17);
+        lead.awaitText("what is lit");
+        lead.tapAt("[data-inside-map]", 0.4, 0.2);
+        lead.click("Keep as draft");
+        lead.awaitNoText(", changed");
+        String kept = export(lead, "tapped-slate");
+        assertThat(screws(lead)).isEqualTo(before + 4 + 3);
+        assertThat(kept.split("\"underHeadMm\" : 2.7", -1)).hasSize(1 + 4 + 3);
+        assertThat(kept).containsPattern("\"coveredBy\" : \\[[^\\]]*\"plate");
+    }
+
+    private static int screws(Browser browser) {
+        return export(browser, "tapped-slate").split("\"underHeadMm\"", -1).length - 1;
+    }
+
     @Test
     void aBadFileIsRefusedWithEveryFlawNamed(Visit visit) {
         Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");

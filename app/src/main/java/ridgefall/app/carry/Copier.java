@@ -25,6 +25,7 @@ import ridgefall.app.carry.Programmers.Programmer;
 import ridgefall.app.instrument.ScpiLine;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
+import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.carry.CopyFact;
@@ -95,8 +96,13 @@ class Copier implements DisposableBean {
             if (begun.seq() == run.seq()) {
                 UUID commandId = UUID.nameUUIDFromBytes(
                         ("copy " + run.jobId() + " " + run.seq()).getBytes(StandardCharsets.UTF_8));
-                journal.appendNow(
+                Outcome outcome = journal.appendNow(
                         run.jobId(), commandId, fact, new SignedIn(null, begun.who(), begun.role()), () -> {});
+                if (outcome instanceof Outcome.Held held) {
+                    // Such as a device that went back meanwhile; where it goes on hands say that it stopped.
+                    LOG.info("how a copy of job {} ended is held: {}", run.jobId(), held.holds());
+                    runs.forget(run);
+                }
             }
         } catch (RuntimeException e) {
             // Its lease runs out and it is told as broken off; what was read is kept.
@@ -115,7 +121,8 @@ class Copier implements DisposableBean {
 
     private CopyFact copied(Run run) {
         Job job = new Job(run, jobs.course(run.jobId()));
-        try (ProgrammerLine line = programmer(job)) {
+        try (ProgrammerLine line = new ProgrammerLine(programmer(job))) {
+            line.clear();
             try {
                 return run.doing() == Doing.READ ? read(job, line) : write(job, line);
             } catch (Unwilling e) {
@@ -148,23 +155,19 @@ class Copier implements DisposableBean {
     }
 
     /** The first one with the adapter that fits, and nothing else to do. */
-    private ProgrammerLine programmer(Job job) throws Unwilling {
+    private Programmer programmer(Job job) throws Unwilling {
         String wanted = job.part().adapter();
         List<String> others = new ArrayList<>();
         for (Programmer programmer : programmers.all()) {
-            ProgrammerLine line = null;
-            try {
-                line = new ProgrammerLine(programmer);
-                String adapter = line.adapter();
+            try (ProgrammerLine asked = new ProgrammerLine(programmer)) {
+                String adapter = asked.adapter();
                 if (wanted != null && !wanted.equals(adapter)) {
                     others.add(programmer.name() + " has " + adapter);
                 } else if (!runs.takes(job.run(), programmer.id())) {
                     others.add(programmer.name() + " is at another job");
                 } else {
-                    line.clear();
-                    return line;
+                    return programmer;
                 }
-                line.close();
             } catch (IOException e) {
                 others.add(programmer.name() + ": " + e.getMessage());
             }

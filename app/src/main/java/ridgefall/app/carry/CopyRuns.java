@@ -177,6 +177,15 @@ class CopyRuns implements Projector {
                 > 0;
     }
 
+    /** Nobody does it any more, though the journal never heard how it ended. */
+    void forget(Run run) {
+        jdbc.sql("delete from copy_run where job_id = :job and part_id = :part and seq = :seq")
+                .param("job", run.jobId())
+                .param("part", run.partId())
+                .param("seq", run.seq())
+                .update();
+    }
+
     private JdbcClient.StatementSpec about(Run run, String set, String where) {
         return jdbc.sql("update copy_run set " + set + " where job_id = :job and part_id = :part and seq = :seq and "
                         + where)

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import ridgefall.app.carry.Programmers.Programmer;
 import ridgefall.app.instrument.ScpiLine;
 import ridgefall.core.carry.CopyFact.Trouble;
@@ -19,6 +21,7 @@ final class ProgrammerLine implements AutoCloseable {
     private static final Pattern FRONT = Pattern.compile("\"([^\"]{1,60})\",\"([^\"]{1,60})\"");
     private static final Pattern ERROR = Pattern.compile("([+-]?\\d{1,5}),\"(.{0,150})\"");
     private static final int MOST_ERRORS = 20;
+    private static final Logger LOG = LoggerFactory.getLogger(ProgrammerLine.class);
 
     private final ScpiLine line;
 
@@ -117,8 +120,13 @@ final class ProgrammerLine implements AutoCloseable {
         return Long.parseLong(said, 16);
     }
 
-    void abort() throws IOException {
-        line.tell("ABOR");
+    /** Whether or not it hears that: what went on is over. */
+    void abort() {
+        try {
+            line.tell("ABOR");
+        } catch (IOException e) {
+            LOG.debug("not aborted: {}", e.getMessage());
+        }
     }
 
     /** @param fault what a stand-in is to play next */

@@ -291,7 +291,11 @@ public final class CarryStation implements StationRoom {
                 holds.add(Hold.firm("carry." + f.partId(), Station.CARRY, "The board is not soldered on yet"));
             }
         }
-        for (Connector plug : StripState.stillIn(profile, state)) {
+        // How a programmer's work ended is told, whatever became of the device since.
+        boolean ended = fact instanceof CopyFact.DataRead
+                || fact instanceof CopyFact.DataWritten
+                || fact instanceof CopyFact.CopyFailed;
+        for (Connector plug : ended ? List.<Connector>of() : StripState.stillIn(profile, state)) {
             holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));
         }
         return holds;
