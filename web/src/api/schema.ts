@@ -1012,6 +1012,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/book-usual": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["usual"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book-nearest": {
     parameters: {
       query?: never;
@@ -3099,6 +3115,30 @@ export interface components {
       releasedBy: string | null;
       /** Format: date-time */
       releasedAt: string | null;
+    };
+    UsualFeature: {
+      /** @enum {string} */
+      kind:
+        | "CAMERA"
+        | "SENSOR"
+        | "KEY"
+        | "CABLE"
+        | "ANTENNA"
+        | "MAGNET"
+        | "PORT"
+        | "MICROPHONE"
+        | "CLIP"
+        | "GASKET"
+        | "WINDOW"
+        | "NOTCH";
+      words: string;
+      /** Format: double */
+      lengthMm: number;
+      depthMm: number | null;
+      /** Format: double */
+      hazard: number;
+      consequence: string;
+      keepsTapeOff: boolean;
     };
     BenchTimer: {
       /** Format: uuid */
@@ -5786,6 +5826,26 @@ export interface operations {
       };
     };
   };
+  usual: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["UsualFeature"][];
+        };
+      };
+    };
+  };
   nearest: {
     parameters: {
       query: {
@@ -6356,6 +6416,22 @@ export const variantSealsAnyOf0Values: ReadonlyArray<
 export const variantOpticalBondsAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Variant"]["opticalBonds"]
 > = ["LIQUID", "FILM"];
+export const usualFeatureKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["UsualFeature"]["kind"]
+> = [
+  "CAMERA",
+  "SENSOR",
+  "KEY",
+  "CABLE",
+  "ANTENNA",
+  "MAGNET",
+  "PORT",
+  "MICROPHONE",
+  "CLIP",
+  "GASKET",
+  "WINDOW",
+  "NOTCH",
+];
 export const benchTimerWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];

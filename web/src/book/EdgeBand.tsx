@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import { scaleLinear } from "d3-scale";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import type { Edge } from "@/edge/useEdge";
@@ -49,7 +50,19 @@ function lanes(features: readonly Feature[], perimeter: number): Map<string, num
 }
 
 /** The edge unrolled; everything on it can be dragged, stretched at its ends or nudged. */
-export function EdgeBand({ document, edge, chosen, wrong, onChoose, onSet, onBegin }: Drawing) {
+export function EdgeBand({
+  document,
+  edge,
+  chosen,
+  wrong,
+  onChoose,
+  onSet,
+  onBegin,
+  onPlace,
+}: Drawing & {
+  /** Where nothing lies: something is put there; null where a tap means nothing. */
+  onPlace: ((mm: number) => void) | null;
+}) {
   const units = useUnits();
   const [box, { width }] = useSize<HTMLDivElement>({ width: 1200, height: 0 });
   const x = scaleLinear([0, edge.perimeterMm], [0, width]);
@@ -87,10 +100,15 @@ export function EdgeBand({ document, edge, chosen, wrong, onChoose, onSet, onBeg
       <svg
         width={width}
         height={bottom + 78}
-        className="block touch-none select-none"
+        className={clsx("block touch-none select-none", onPlace && "cursor-copy")}
         role="group"
         aria-label="The edge unrolled, to draw on"
         data-band
+        onPointerDown={(event) => {
+          if ((event.target as Element).closest("[data-feature]") === null) {
+            onPlace?.(x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left));
+          }
+        }}
       >
         {edge.parts.map((part) =>
           part.landmark.includes("_") ? (

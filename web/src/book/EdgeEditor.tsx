@@ -1,19 +1,30 @@
+import { useQuery } from "@tanstack/react-query";
 import { FlipHorizontal2, Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
 import { Patterns } from "@/edge/Patterns";
 import type { Edge } from "@/edge/useEdge";
 import { Button } from "@/ui/Button";
-import { type Feature, freshId, tenth } from "./document";
+import { type Feature, freshId, tenth, words, wrapped } from "./document";
 import { mirrored } from "./dragging";
 import { EdgeBand } from "./EdgeBand";
 import { EdgeSheet } from "./EdgeSheet";
 import { FeatureForm } from "./FeatureForm";
 import type { Draft } from "./useDraft";
 
+type Usual = Schemas["UsualFeature"];
+
 /** The edge, folded and unrolled, with what lies on it: dragged, nudged or typed. */
 export function EdgeEditor({ draft, edge }: { draft: Draft; edge: Edge }) {
   const { document, change, flaws } = draft;
   const [chosen, setChosen] = useState<string | null>(document.features[0]?.id ?? null);
+  const [putting, setPutting] = useState<Usual | null>(null);
+  const usual = useQuery({
+    queryKey: keys.usual,
+    queryFn: async () => unwrap(await api.GET("/api/book-usual")),
+    staleTime: Infinity,
+  });
   const feature = document.features.find((f) => f.id === chosen) ?? null;
   const wrong = new Set(
     flaws
@@ -58,10 +69,46 @@ export function EdgeEditor({ draft, edge }: { draft: Draft; edge: Edge }) {
     }));
     setChosen(id);
   };
+  /** What another kind brings along, unless somebody has said something else already. */
+  const brought = (feature: Feature, kind: Feature["kind"] | undefined): Partial<Feature> => {
+    const usualOf = (one: Feature["kind"] | undefined) => usual.data?.find(({ kind: of }) => of === one);
+    const now = usualOf(kind);
+    const untouched =
+      feature.consequence === "" || feature.consequence === usualOf(feature.kind)?.consequence;
+    return now && untouched ? { ...now, lengthMm: feature.lengthMm } : {};
+  };
+  const put = (usual: Usual, mm: number) => {
+    const id = freshId(
+      usual.kind,
+      document.features.map((f) => f.id),
+    );
+    change((now) => ({
+      ...now,
+      features: [
+        ...now.features,
+        { ...usual, id, fromMm: wrapped(tenth(mm - usual.lengthMm / 2), edge.perimeterMm) },
+      ],
+    }));
+    setChosen(id);
+  };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">
       <Patterns />
-      <EdgeBand {...shared} />
+      <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Tap onto the edge">
+        <span className="mr-1 text-quiet">Tap onto the edge:</span>
+        {usual.data?.map((one) => (
+          <button
+            key={one.kind}
+            type="button"
+            aria-pressed={putting?.kind === one.kind}
+            className="min-h-10 rounded-full border-2 border-line bg-sheet px-3 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+            onClick={() => setPutting(putting?.kind === one.kind ? null : one)}
+          >
+            {words(one.kind)}
+          </button>
+        ))}
+      </div>
+      <EdgeBand {...shared} onPlace={putting && ((mm) => put(putting, mm))} />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,23rem)] gap-5">
         <EdgeSheet {...shared} />
         <div className="min-h-0 space-y-3 overflow-auto pr-1">
@@ -95,7 +142,7 @@ export function EdgeEditor({ draft, edge }: { draft: Draft; edge: Edge }) {
               key={feature.id}
               feature={feature}
               confidence={document.confidence[`features/${feature.id}`] ?? document.confidence[""] ?? "GUESS"}
-              onSet={(values) => set(feature.id, values)}
+              onSet={(values) => set(feature.id, { ...brought(feature, values.kind), ...values })}
               onConfidence={(confidence) =>
                 change((now) => ({
                   ...now,

@@ -335,6 +335,7 @@ export function InsideMap({ draft, edge }: { draft: Draft; edge: Edge }) {
               Row of
             </Button>
             <input
+              id="screws-row"
               aria-label="How many in the row"
               inputMode="numeric"
               className="min-h-11 w-14 rounded-md border-2 border-line bg-sheet px-2"

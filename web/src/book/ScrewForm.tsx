@@ -26,7 +26,7 @@ export function ScrewForm({
   return (
     <div className="grid grid-cols-2 gap-2">
       <p className="col-span-2 text-lg font-semibold">
-        {group.length === 1 ? `Screw ${last.id}` : `${group.length} screws alike`}
+        {group.length === 1 ? "One screw" : `${group.length} screws alike`}
       </p>
       {length("underHeadMm", "Under the head")}
       {length("threadMm", "Thread")}

@@ -90,6 +90,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/book/{deviceId}/export", ALL),
             Map.entry("GET /api/book-nearest", ALL),
             Map.entry("GET /api/book-layers", ALL),
+            Map.entry("GET /api/book-usual", ALL),
             Map.entry("POST /api/jobs/{jobId}/parts", BENCH),
             Map.entry("DELETE /api/jobs/{jobId}/parts", BENCH),
             Map.entry("POST /api/jobs/{jobId}/corrections", BENCH),

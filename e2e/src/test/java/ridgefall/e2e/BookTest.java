@@ -52,6 +52,11 @@ class BookTest {
         lead.put("feature-from", "60");
         lead.put("feature-depth", "1.5");
         lead.awaitNoText("features/feature/depthMm");
+        // Another kind brings along what is usual with it.
+        lead.choose("feature-kind", "PORT");
+        lead.awaitText("What then");
+        assertThat(lead.value("feature-consequence")).isEqualTo("port shield bent");
+        lead.pressWith(Keys.CONTROL, "z");
         // Nudged by keyboard: a millimetre, then a tenth back.
         lead.focus("[data-feature='feature']");
         lead.pressWith(Keys.SHIFT, Keys.ARROW_RIGHT);
@@ -132,6 +137,88 @@ class BookTest {
 
     private static int screws(Browser browser) {
         return export(browser, "tapped-slate").split("\"underHeadMm\"", -1).length - 1;
+    }
+
+    /** A click, a tap or a filled field each. */
+    private static final class Hand {
+        private final Browser browser;
+        private int actions;
+
+        Hand(Browser browser) {
+            this.browser = browser;
+        }
+
+        Hand click(String text) {
+            browser.click(text);
+            actions++;
+            return this;
+        }
+
+        Hand fill(String field, String text) {
+            browser.put(field, text);
+            actions++;
+            return this;
+        }
+
+        Hand choose(String field, String option) {
+            browser.choose(field, option);
+            actions++;
+            return this;
+        }
+
+        Hand tap(String css, double x, double y) {
+            browser.tapAt(css, x, y);
+            actions++;
+            return this;
+        }
+    }
+
+    /** From the tablet that nobody knows anything of: its functions, battery and front plug are as on any other. */
+    @Test
+    void aTabletThatNobodyDrewIsUsableInUnderAHundredActions(Visit visit) {
+        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        lead.open("/book");
+        Hand hand = new Hand(lead).click("Describe a device").fill("device-name", "Scratch Slate");
+        hand.fill("device-width", "231").fill("device-height", "157");
+        lead.awaitText("Starts as a copy of the nearest");
+        hand.choose("device-near", "class-tablet-metal").click("Start drawing");
+        lead.awaitText("draft of version 1");
+        lead.awaitText("Tap onto the edge");
+        String[] kinds = {"cable", "camera", "sensor", "key", "antenna", "magnet", "window", "microphone"};
+        for (int i = 0; i < kinds.length; i++) {
+            hand.click(kinds[i]).tap("[data-band]", 0.06 + 0.115 * i, 0.8);
+            lead.awaitText("What then");
+        }
+        hand.click("Inside").click("Screws").tap("[data-inside-map]", 0.3, 0.15);
+        lead.awaitText("Under the head");
+        hand.fill("screws-underHeadMm", "2.4").click("To four corners");
+        lead.awaitText("4 screws alike");
+        hand.click("Screws")
+                .tap("[data-inside-map]", 0.35, 0.7)
+                .fill("screws-row", "6")
+                .click("Row of");
+        hand.tap("[data-inside-map]", 0.65, 0.7);
+        lead.awaitText("6 screws alike");
+        hand.click("Plugs").tap("[data-inside-map]", 0.4, 0.4).tap("[data-inside-map]", 0.6, 0.4);
+        hand.fill("Plugs-2-words", "Touch plug").fill("Plugs-3-words", "Sensor plug");
+        hand.click("Carry over");
+        String[] parts = {"Camera ring", "Magnet strips", "Light insert"};
+        for (int i = 0; i < parts.length; i++) {
+            hand.click("Add").fill("Carry over-" + i + "-words", parts[i]);
+            hand.fill("Carry over-" + i + "-hint", "warm it, lift it with a finger");
+        }
+        hand.click("Keep as draft");
+        lead.awaitNoText(", changed");
+        hand.click("Release");
+        lead.awaitText("version 1, released");
+        assertThat(hand.actions).isLessThan(100);
+        String made = export(lead, "scratch-slate");
+        assertThat(made.split("\"hazard\"", -1)).as("features").hasSize(1 + 8);
+        assertThat(made.split("\"underHeadMm\"", -1)).as("screws").hasSize(1 + 10);
+        assertThat(made.split("\"latchSide\"", -1)).as("plugs").hasSize(1 + 4);
+        assertThat(made.split("\"irreplaceable\"", -1)).as("carry over").hasSize(1 + 3);
+        assertThat(made.split("\"testableWhen\"", -1)).as("functions").hasSize(1 + 6);
+        lead.takeIn("Scratch Slate", "Scratch hut", "cracked").skipTo("strip.isolate");
     }
 
     @Test

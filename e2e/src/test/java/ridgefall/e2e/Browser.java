@@ -436,6 +436,12 @@ final class Browser implements AutoCloseable {
         await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }
 
+    /** Takes one of what a field offers, by its value. */
+    void choose(String field, String option) {
+        await(() -> driver.findElement(By.cssSelector("#" + field + " option[value='" + option + "']")))
+                .click();
+    }
+
     String value(String field) {
         return await(() -> driver.findElement(By.id(field))).getDomProperty("value");
     }

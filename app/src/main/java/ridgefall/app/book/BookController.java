@@ -35,6 +35,7 @@ import ridgefall.core.profile.ProfileCheck.Flaw;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.profile.ProfileGaps;
 import ridgefall.core.profile.Resizing;
+import ridgefall.core.profile.UsualFeature;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 import tools.jackson.databind.JsonNode;
@@ -123,6 +124,12 @@ class BookController {
     @GetMapping("/api/book-layers")
     ProfileDocument.Layers layers(@RequestParam DeviceClass deviceClass, @RequestParam ProfileDocument.Build build) {
         return deviceClass.layers(build);
+    }
+
+    /** What lies on edges, as it mostly is: where a feature that is drawn in starts from. */
+    @GetMapping("/api/book-usual")
+    List<UsualFeature> usual() {
+        return UsualFeature.all();
     }
 
     @GetMapping(path = "/api/formats/device-profile.schema.json", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -68,6 +68,7 @@ public class ApiDescription {
             new String[] {"Layers", "opticalAdhesive"},
             new String[] {"CarryOver", "brings"},
             new String[] {"Variant", "massKg"},
+            new String[] {"UsualFeature", "depthMm"},
             new String[] {"CopyView", "running"},
             new String[] {"CopyView", "read"},
             new String[] {"CopyView", "written"});
