@@ -14,9 +14,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 
 /** The product as a person starts it, with the one script, in a data folder and on ports of its own. */
@@ -99,10 +101,14 @@ final class Product implements AutoCloseable {
         script("stop");
     }
 
-    /** As if the power went: no shutdown hook runs. */
+    /** As if the power went: no shutdown hook runs. Returns once the kernel has taken it away, which may take a moment. */
     void killApp() {
         try {
-            run(List.of("kill", "-9", Files.readString(data.resolve("app.pid")).strip()));
+            String pid = Files.readString(data.resolve("app.pid")).strip();
+            run(List.of("kill", "-9", pid));
+            for (int i = 0; i < 100 && ProcessHandle.of(Long.parseLong(pid)).isPresent(); i++) {
+                LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
