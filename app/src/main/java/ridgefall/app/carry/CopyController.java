@@ -31,7 +31,6 @@ import ridgefall.core.carry.CopyFact.DataRead;
 import ridgefall.core.carry.CopyFact.DataWritten;
 import ridgefall.core.carry.CopyFact.Doing;
 import ridgefall.core.carry.DataCopy;
-import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.units.Allowed;
@@ -159,11 +158,7 @@ class CopyController {
         PairedPart part = part(job, partId);
         DataFile file = Allowed.present("file", given.file());
         Allowed.present("commandId", given.commandId());
-        List<Long> numbers = Stream.concat(
-                        Stream.of(job.number()),
-                        job.course().journal().stream()
-                                .filter(entry -> entry.fact() instanceof IntakeFact.CameBack)
-                                .map(entry -> ((IntakeFact.CameBack) entry.fact()).jobNumber()))
+        List<Long> numbers = Stream.concat(Stream.of(job.number()), FrontData.cameBackFrom(job.course()).stream())
                 .toList();
         byte[] data = FrontData.brought(file, numbers, job.course(), part);
         DataRead before = CarryState.of(job.course().state()).copy(partId).read();

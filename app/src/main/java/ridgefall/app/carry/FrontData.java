@@ -107,12 +107,16 @@ class FrontData {
         return data;
     }
 
-    /** What became of a front in a job that this one is not, nor came back from; null where nobody knows it. */
-    Known elsewhere(String front, Course course, UUID jobId) {
-        List<Long> own = course.journal().stream()
+    /** Numbers of the jobs that this one came back from: their fronts and files are of the same device. */
+    static List<Long> cameBackFrom(Course course) {
+        return course.journal().stream()
                 .filter(entry -> entry.fact() instanceof IntakeFact.CameBack)
                 .map(entry -> ((IntakeFact.CameBack) entry.fact()).jobNumber())
                 .toList();
+    }
+
+    /** What became of a front in a job that this one is not, nor came back from; null where nobody knows it. */
+    Known elsewhere(String front, Course course, UUID jobId) {
         return jdbc.sql("""
                         select j.number, e.fact ->> 'type' = 'DataRead' as source
                         from journal e join job j on j.id = e.job_id
@@ -123,7 +127,7 @@ class FrontData {
                         order by e.happened_at desc limit 1""")
                 .param("front", front)
                 .param("job", jobId)
-                .param("own", own.toArray(Long[]::new))
+                .param("own", cameBackFrom(course).toArray(Long[]::new))
                 .query((row, n) -> new Known(row.getLong("number"), row.getBoolean("source")))
                 .optional()
                 .orElse(null);

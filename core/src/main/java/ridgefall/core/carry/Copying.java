@@ -71,6 +71,7 @@ final class Copying {
 
     private static Step oldOn(PairedPart part, DataCopy copy, JobState state) {
         Step step = on(
+                part,
                 OLD_ON + part.id(),
                 "Old front on the adapter",
                 "battery out first; " + adapter(part)
@@ -82,6 +83,7 @@ final class Copying {
 
     private static Step newOn(PairedPart part, DataCopy copy, JobState state) {
         Step step = on(
+                part,
                 NEW_ON + part.id(),
                 "New front on the adapter",
                 "battery out first; old front off and laid by, not binned; new one's plug home until it clicks; battery in",
@@ -94,12 +96,22 @@ final class Copying {
     }
 
     /** Plugged in and it starts, or what it does instead. */
-    private static Step on(String id, String title, String hint, JobState state) {
+    private static Step on(PairedPart part, String id, String title, String hint, JobState state) {
         return Checks.check(state, id, title, hint, "Starts, stays on")
                 .choosing(
                         Step.go("Starts, stays on", new CheckAnswered(id, Answer.PASS, null)),
                         Step.fail("Over and over", new CheckAnswered(id, Answer.FAIL, Trouble.RESTARTS.words())),
-                        Step.fail("No sign of life", new CheckAnswered(id, Answer.FAIL, "no sign of life")));
+                        Step.fail("No sign of life", new CheckAnswered(id, Answer.FAIL, "no sign of life")),
+                        elsewhere(part.id()),
+                        CarryStation.lost(part.id()));
+    }
+
+    private static Step.Choice elsewhere(String partId) {
+        return Step.other(
+                "By another programmer",
+                new CopiedElsewhere(partId, "?", "?"),
+                new Ask("readSum", "Its checksum after reading the old front", Ask.Kind.TEXT, null, null),
+                new Ask("backSum", "Its checksum after reading back the new one", Ask.Kind.TEXT, null, null));
     }
 
     private static Step done(Step step) {
@@ -176,11 +188,7 @@ final class Copying {
                 title,
                 hint,
                 Step.go(doing.words(), new CopyBegun(part.id(), doing)),
-                Step.other(
-                        "By another programmer",
-                        new CopiedElsewhere(part.id(), "?", "?"),
-                        new Ask("readSum", "Its checksum after reading the old front", Ask.Kind.TEXT, null, null),
-                        new Ask("backSum", "Its checksum after reading back the new one", Ask.Kind.TEXT, null, null)),
+                elsewhere(part.id()),
                 CarryStation.lost(part.id()));
         CopyFailed failed = copy.failed();
         if (failed == null || failed.doing() != doing || failed.trouble().replugs()) {

@@ -62,6 +62,10 @@ class CopyingTest {
         assertThat(journey.heldBy(new CopyBegun(PART, Doing.READ))).containsExactly("carry.old-on-" + PART);
         journey.append(on("old", Answer.FAIL));
         assertThat(journey.next().orElseThrow().hint()).startsWith("a plug far sooner than a part");
+        assertThat(journey.next().orElseThrow().choices())
+                .as("an old front that stays dead has somewhere to go")
+                .extracting(Step.Choice::label)
+                .contains("By another programmer", "Lost");
         journey.append(on("old", Answer.PASS));
         assertThat(journey.next().orElseThrow().id()).isEqualTo("carry.read-" + PART);
         assertThat(journey.heldBy(new CopyBegun(PART, Doing.WRITE)))
