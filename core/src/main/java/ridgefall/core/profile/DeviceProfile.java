@@ -4,15 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.profile.ProfileDocument.AlongEdge;
-import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
@@ -33,7 +30,7 @@ import ridgefall.core.units.NotAllowed;
  * @param document what the book says, with the variant's lists merged in
  * @param variantId null where the device has no variants or none is named
  * @param borderMm the opaque band of the glass over the ledge
- * @param screwOrder when which screws come out
+ * @param stripOrder in which order screws and plugs come out
  */
 public record DeviceProfile(
         ProfileDocument document,
@@ -44,7 +41,7 @@ public record DeviceProfile(
         EdgeProfile<Double> borderMm,
         EdgeProfile<Double> ledgeMm,
         List<EdgeFeature> features,
-        ScrewOrder screwOrder) {
+        StripOrder stripOrder) {
 
     /**
      * @param variantId one of the document's, or null
@@ -64,16 +61,7 @@ public record DeviceProfile(
                 along(edge, merged.border()),
                 ledge,
                 merged.features().stream().map(DeviceProfile::feature).toList(),
-                ScrewOrder.of(merged));
-    }
-
-    /** Plugs that are freed before the battery can be out of circuit: the way to it leads over them. */
-    public Set<String> livePlugs() {
-        return document.body().batteryReach() == BatteryReach.UNDER_PANEL
-                ? OrderGraph.of(document).live().stream()
-                        .map(OrderGraph.Move::id)
-                        .collect(Collectors.toSet())
-                : Set.of();
+                StripOrder.of(merged));
     }
 
     /** The same device with functions that its profile does not name. */
@@ -89,13 +77,13 @@ public record DeviceProfile(
                         borderMm,
                         ledgeMm,
                         features,
-                        screwOrder);
+                        stripOrder);
     }
 
     /** The same device with a cell that bears less heat. */
     public DeviceProfile withTiredBattery() {
         ProfileDocument tired = document.as(Variant.doing(List.of()), limits().withTiredBattery());
-        return new DeviceProfile(tired, version, variantId, edge, heat, borderMm, ledgeMm, features, screwOrder);
+        return new DeviceProfile(tired, version, variantId, edge, heat, borderMm, ledgeMm, features, stripOrder);
     }
 
     static ProfileDocument merged(ProfileDocument d, String variantId) {
@@ -239,7 +227,7 @@ public record DeviceProfile(
 
     /** How many screws come out before the front is off; empty holes of later layers are not among them. */
     public int screws() {
-        return screwOrder.all().size();
+        return stripOrder.screws().size();
     }
 
     public long hiddenScrews() {

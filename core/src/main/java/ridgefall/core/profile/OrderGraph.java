@@ -69,7 +69,7 @@ public final class OrderGraph {
         screws().forEach(screw -> add(new Move(Act.SCREW_OUT, screw.id()), screw.layer()));
         device.connectors().forEach(plug -> add(unplug(plug), depth(plug.coveredBy())));
         before(FRONT_OPEN, FRONT_OFF);
-        device.inside().forEach(thing -> reach(thing.coveredBy(), clear(thing.id())));
+        device.inside().forEach(thing -> reach(thing.coveredBy(), outOfTheWay(thing.id())));
         device.carryOvers().forEach(this::carryOver);
         screws().forEach(this::hold);
         device.connectors().forEach(this::plug);
@@ -146,7 +146,7 @@ public final class OrderGraph {
     }
 
     /** The move after which something is out of the way. */
-    private Move clear(String id) {
+    public Move outOfTheWay(String id) {
         return id.equals(ProfileDocument.FRONT) || onCable(id) ? new Move(Act.LIFT, id) : new Move(Act.OFF, id);
     }
 
@@ -158,21 +158,21 @@ public final class OrderGraph {
     }
 
     private void reach(List<String> coveredBy, Move move) {
-        coveredBy.forEach(cover -> before(clear(cover), move));
+        coveredBy.forEach(cover -> before(outOfTheWay(cover), move));
     }
 
     private int depth(List<String> coveredBy) {
         return coveredBy.stream()
-                .map(this::clear)
+                .map(this::outOfTheWay)
                 .mapToInt(move -> layers.getOrDefault(move, 0) + 1)
                 .max()
                 .orElse(0);
     }
 
     private void carryOver(CarryOver part) {
-        reach(part.coveredBy(), clear(part.id()));
+        reach(part.coveredBy(), outOfTheWay(part.id()));
         if (onFront(part.id())) {
-            before(FRONT_OFF, clear(part.id()));
+            before(FRONT_OFF, outOfTheWay(part.id()));
         }
     }
 
@@ -184,7 +184,7 @@ public final class OrderGraph {
         Move out = new Move(Act.SCREW_OUT, screw.id());
         reach(screw.coveredBy(), out);
         if (screw.holds() != null) {
-            before(out, clear(screw.holds()));
+            before(out, outOfTheWay(screw.holds()));
             // Its head lies on what it holds: what covers that covers the head.
             device.inside().stream()
                     .filter(thing -> thing.id().equals(screw.holds()))
@@ -200,7 +200,7 @@ public final class OrderGraph {
             String keeps = onFront(plug.cable().from())
                     ? ProfileDocument.FRONT
                     : plug.cable().from();
-            before(unplug, plug.cable().tight() ? clear(keeps) : new Move(Act.OFF, keeps));
+            before(unplug, plug.cable().tight() ? outOfTheWay(keeps) : new Move(Act.OFF, keeps));
         }
     }
 
@@ -236,7 +236,7 @@ public final class OrderGraph {
         }
         Set<Move> first = upTo(isolation);
         boolean underPanel = device.inside().stream()
-                .anyMatch(thing -> thing.kind() == InsideKind.PANEL && first.contains(clear(thing.id())));
+                .anyMatch(thing -> thing.kind() == InsideKind.PANEL && first.contains(outOfTheWay(thing.id())));
         return Optional.of(
                 underPanel
                         ? BatteryReach.UNDER_PANEL
@@ -310,6 +310,19 @@ public final class OrderGraph {
      * another from the lowest up. Backwards it is an order of putting together.
      */
     public List<Move> order(Collection<Move> goals) {
+        return order(goals, false);
+    }
+
+    /** Every screw and every plug, in such an order, with no plug before a screw that can be out before it. */
+    List<Move> downToTheLastPlug() {
+        return order(
+                graph.vertexSet().stream()
+                        .filter(move -> move.act() == Act.SCREW_OUT || move.act() == Act.UNPLUG)
+                        .toList(),
+                true);
+    }
+
+    private List<Move> order(Collection<Move> goals, boolean plugsLast) {
         Set<Move> first = upTo(isolation);
         Set<Move> wanted = new HashSet<>(upTo(goals));
         wanted.addAll(first);
@@ -320,6 +333,8 @@ public final class OrderGraph {
                 .collect(Collectors.toMap(OrderGraph::unplug, Connector::stackOrder, (one, other) -> one));
         Comparator<Move> sooner = Comparator.<Move, Boolean>comparing(move -> !first.contains(move))
                 .thenComparing(live::contains)
+                .thenComparing(
+                        move -> plugsLast && move.act() == Act.UNPLUG ? stackOrders.get(move) : Integer.MIN_VALUE)
                 .thenComparing(layers::get)
                 .thenComparing(move -> stackOrders.getOrDefault(move, 0))
                 .thenComparing(places::get);

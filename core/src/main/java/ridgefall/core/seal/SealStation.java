@@ -153,10 +153,10 @@ public final class SealStation implements StationRoom {
                 .orElseGet(() -> List.of(countedIn(state)));
     }
 
-    /** As long as the panel is up. */
+    /** As long as the plug over it is off. */
     private static boolean lookedForAtTest(Screws screws, Step step, JobState state) {
         return !state.passed(Checks.PLUGGED_IN)
-                && screws.lostUnderThePanel().stream()
+                && screws.lostUnderAPlug().stream()
                         .anyMatch(earlier -> earlier.id().equals(step.id()));
     }
 

@@ -17,6 +17,8 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.profile.StripOrder.Stage.Unscrew;
+import ridgefall.core.profile.StripOrder.When;
 import ridgefall.core.strip.ScrewAt.Where;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.ScrewDriven;
@@ -63,7 +65,7 @@ public final class Screws {
 
     /** Whether screws go back in at a step. */
     public static boolean goIn(String stepId) {
-        return StripFact.SCREWS_IN.equals(stepId) || UNDER_IN.equals(stepId);
+        return stepId != null && (stepId.equals(StripFact.SCREWS_IN) || stepId.startsWith(UNDER_IN));
     }
 
     /** Whether something still sits in its hole, untouched. */
@@ -92,17 +94,50 @@ public final class Screws {
 
     /** The holes that a step is about now. */
     List<Screw> lit(String stepId) {
-        return switch (stepId == null ? "" : stepId) {
-            case StripStation.SCREWS_OVER -> go(stillIn(profile.screwOrder().toBattery()));
-            case StripStation.SCREWS_UNDER -> go(stillIn(profile.screwOrder().underPanel()));
-            case StripStation.SCREWS -> go(stillIn(profile.screwOrder().rest()));
-            case StripFact.SCREWS_IN -> go(toGoBack());
-            case UNDER_IN ->
-                go(toGoBack().stream()
-                        .filter(profile.screwOrder().underPanel()::contains)
-                        .toList());
-            default -> List.of();
-        };
+        if (StripFact.SCREWS_IN.equals(stepId)) {
+            return go(toGoBack());
+        }
+        return profile.stripOrder()
+                .unscrewed()
+                .filter(some -> outId(some).equals(stepId) || inId(some).equals(stepId))
+                .findFirst()
+                .map(some -> go(
+                        goIn(stepId)
+                                ? toGoBack().stream()
+                                        .filter(underAPlug(some)::contains)
+                                        .toList()
+                                : stillIn(some.screws())))
+                .orElse(List.of());
+    }
+
+    private static String outId(Unscrew some) {
+        return numbered(
+                switch (some.when()) {
+                    case TO_BATTERY -> "strip.screws-over";
+                    case UNDER_PANEL -> "strip.screws-under";
+                    case ISOLATED -> StripStation.SCREWS;
+                },
+                some);
+    }
+
+    private static String inId(Unscrew some) {
+        return numbered(
+                switch (some.when()) {
+                    case TO_BATTERY -> UNDER_IN + "-first";
+                    case UNDER_PANEL -> UNDER_IN;
+                    case ISOLATED -> UNDER_IN + "-cables";
+                },
+                some);
+    }
+
+    private static String numbered(String id, Unscrew some) {
+        return some.nth() == 1 ? id : id + "-" + some.nth();
+    }
+
+    private List<Screw> underAPlug(Unscrew some) {
+        return some.screws().stream()
+                .filter(screw -> profile.stripOrder().underAPlug().contains(screw.id()))
+                .toList();
     }
 
     private List<Screw> stillIn(List<Screw> some) {
@@ -111,32 +146,34 @@ public final class Screws {
 
     /** The last out first. */
     private List<Screw> toGoBack() {
-        List<Screw> waiting = new ArrayList<>(profile.screwOrder().all().stream()
+        List<Screw> waiting = new ArrayList<>(profile.stripOrder().screws().stream()
                 .filter(screw -> at(screw).filter(ScrewAt::waits).isPresent())
                 .toList());
         Collections.reverse(waiting);
         return waiting;
     }
 
-    /** Nothing where there are none of that kind. */
-    Optional<Step> out(String stepId, String title, List<Screw> some) {
-        if (some.isEmpty()) {
-            return Optional.empty();
-        }
+    Step out(Unscrew unscrew) {
+        String stepId = outId(unscrew);
+        String title = switch (unscrew.when()) {
+            case TO_BATTERY -> "Screws out on the way to the battery's plug";
+            case UNDER_PANEL -> "Screws out under the panel";
+            case ISOLATED -> "Screws out, each to its own place";
+        };
+        List<Screw> some = unscrew.screws();
         Optional<Screw> stuck =
                 some.stream().filter(screw -> isStill(screw, Where.STUCK)).findFirst();
         List<Screw> left = stillIn(some);
         List<Screw> go = go(left);
         if (!go.isEmpty()) {
             String missing = missing();
-            return Optional.of(Step.open(
-                    stepId, Station.STRIP, title, told(go) + outOf() + missing, choices(go, left, Where.OUT, " out")));
+            return Step.open(
+                    stepId, Station.STRIP, title, told(go) + outOf() + missing, choices(go, left, Where.OUT, " out"));
         }
         Step step = Step.open(stepId, Station.STRIP, title, null);
-        return Optional.of(
-                stuck.isPresent()
-                        ? stuck(step, stuck.get())
-                        : step.choosing(choices(some, some, Where.OUT, " out")).answered(summary(some)));
+        return stuck.isPresent()
+                ? stuck(step, stuck.get())
+                : step.choosing(choices(some, some, Where.OUT, " out")).answered(summary(some));
     }
 
     private static Step stuck(Step step, Screw screw) {
@@ -150,14 +187,14 @@ public final class Screws {
 
     private String missing() {
         int told = IntakeState.of(job).missingScrews();
-        long found = profile.screwOrder().all().stream()
+        long found = profile.stripOrder().screws().stream()
                 .filter(screw -> isStill(screw, Where.ABSENT))
                 .count();
         return told <= found ? "" : "; " + (told - found) + " were missing when it came in: tap the holes";
     }
 
     private String outOf() {
-        List<Screw> all = profile.screwOrder().all();
+        List<Screw> all = profile.stripOrder().screws();
         long out = all.stream()
                 .filter(screw -> out(screw) && !isStill(screw, Where.ABSENT))
                 .count();
@@ -212,15 +249,21 @@ public final class Screws {
     public Step in() {
         return in(
                 Step.open(StripFact.SCREWS_IN, Station.SEAL, "Screws back in, each to its own hole", null),
-                profile.screwOrder().all());
+                profile.stripOrder().screws());
     }
 
-    /** What a panel covers is driven before it goes down; nothing where there is none of that. */
-    public Optional<Step> underThePanel() {
-        List<Screw> under = profile.screwOrder().underPanel();
-        return under.isEmpty()
-                ? Optional.empty()
-                : Optional.of(in(Step.open(UNDER_IN, Station.TEST, "Screws back in under the panel", null), under));
+    /** What a plug lies over is found and driven before that is home; nothing of screws that stay in reach. */
+    public List<Step> underAPlugIn(Unscrew unscrew) {
+        List<Screw> under = underAPlug(unscrew);
+        if (under.isEmpty()) {
+            return List.of();
+        }
+        String title = unscrew.when() == When.UNDER_PANEL
+                ? "Screws back in under the panel"
+                : "Screws back in under what goes home next";
+        List<Step> steps = new ArrayList<>(lostUnderAPlug(under));
+        steps.add(in(Step.open(inId(unscrew), Station.TEST, title, null), under));
+        return steps;
     }
 
     private Step in(Step step, List<Screw> all) {
@@ -233,7 +276,7 @@ public final class Screws {
             return step.hinted(told(go) + "; " + left.size() + " to go, " + driven + " back")
                     .choosing(choices(go, left, Where.BACK, " back"));
         }
-        if (!state.unscrewed()) {
+        if (!state.unscrewed() && all.stream().anyMatch(this::in)) {
             return step.hinted("as they came out");
         }
         return step.answered(Stream.of(Where.ANOTHER, Where.ABSENT, Where.EMPTY)
@@ -249,14 +292,19 @@ public final class Screws {
 
     /** Screws that fell and were not found: until they are, the front is not closed over them. */
     public List<Step> lost() {
-        return lost(profile.screwOrder().all());
+        return lost(profile.stripOrder().screws());
     }
 
-    /** Looked for before the panel goes down over them. */
-    public List<Step> lostUnderThePanel() {
-        return lost(profile.screwOrder().underPanel()).stream()
-                .map(step -> step.at(Station.TEST))
+    /** Those that are looked for before a plug goes home over them. */
+    public List<Step> lostUnderAPlug() {
+        return profile.stripOrder()
+                .unscrewed()
+                .flatMap(some -> lostUnderAPlug(underAPlug(some)).stream())
                 .toList();
+    }
+
+    private List<Step> lostUnderAPlug(List<Screw> some) {
+        return lost(some).stream().map(step -> step.at(Station.TEST)).toList();
     }
 
     private List<Step> lost(List<Screw> some) {
@@ -286,7 +334,7 @@ public final class Screws {
     }
 
     private Screw screw(String holeId) {
-        return profile.screwOrder().all().stream()
+        return profile.stripOrder().screws().stream()
                 .filter(one -> one.id().equals(holeId))
                 .findFirst()
                 .orElseThrow();
@@ -294,7 +342,7 @@ public final class Screws {
 
     /** What can be told of one hole by whoever taps it; nothing of one that stays empty. */
     public List<Choice> about(String holeId) {
-        if (profile.screwOrder().all().stream().noneMatch(one -> one.id().equals(holeId))) {
+        if (profile.stripOrder().screws().stream().noneMatch(one -> one.id().equals(holeId))) {
             return List.of();
         }
         Screw screw = screw(holeId);
@@ -344,7 +392,8 @@ public final class Screws {
     /** What stands in the way of what is told of a screw. */
     public static List<Hold> holds(StripFact fact, DeviceProfile profile, JobState job) {
         Screws screws = new Screws(profile, job);
-        List<String> known = profile.screwOrder().all().stream().map(Screw::id).toList();
+        List<String> known =
+                profile.stripOrder().screws().stream().map(Screw::id).toList();
         if (fact instanceof ScrewsMoved moved) {
             moved.holeIds().forEach(id -> Checks.known("holeIds", id, known));
             return moved.where() == Where.OUT

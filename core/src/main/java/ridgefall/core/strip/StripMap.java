@@ -99,14 +99,14 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
         device.inside().stream()
                 .filter(thing -> panelUp && thing.kind() == InsideKind.PANEL)
                 .forEach(panel -> {
-                    done.add(cleared(panel));
-                    done.addAll(order.before(cleared(panel)));
+                    done.add(order.outOfTheWay(panel.id()));
+                    done.addAll(order.before(order.outOfTheWay(panel.id())));
                 });
         Optional<Screws> screws = Screws.of(profile, state);
         List<Screw> lit = screws.map(all -> all.lit(stepId)).orElse(List.of());
         Predicate<Screw> out = screw -> screws.map(all -> all.out(screw)).orElseGet(() -> counted(stripped));
         device.screws().stream().filter(out).map(StripMap::out).forEach(done::add);
-        Optional<Move> now = move(device, stepId)
+        Optional<Move> now = move(device, order, stepId)
                 .or(() -> lit.stream()
                         .filter(screw -> !Screws.goIn(stepId))
                         .map(StripMap::out)
@@ -118,7 +118,7 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                 .forEach(over::add));
         return new StripMap(
                 device.inside().stream()
-                        .map(thing -> new Part(thing, lie(done, over, now, cleared(thing), off(thing))))
+                        .map(thing -> new Part(thing, lie(done, over, now, order.outOfTheWay(thing.id()), off(thing))))
                         .toList(),
                 device.screws().stream()
                         .map(screw -> new Hole(
@@ -158,16 +158,11 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
         return new Move(Act.OFF, thing.id());
     }
 
-    /** What hangs on a cable is lifted out of the way. */
-    private static Move cleared(Inside thing) {
-        return thing.kind() == InsideKind.PANEL ? new Move(Act.LIFT, thing.id()) : off(thing);
-    }
-
-    private static Optional<Move> move(ProfileDocument device, String stepId) {
+    private static Optional<Move> move(ProfileDocument device, OrderGraph order, String stepId) {
         if (StripStation.PANEL_UP.equals(stepId)) {
             return device.inside().stream()
                     .filter(thing -> thing.kind() == InsideKind.PANEL)
-                    .map(StripMap::cleared)
+                    .map(panel -> order.outOfTheWay(panel.id()))
                     .findFirst();
         }
         return device.connectors().stream()
@@ -215,7 +210,8 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
 
     private static String told(ProfileDocument device, OrderGraph order, List<Move> one, Predicate<Screw> out) {
         return device.inside().stream()
-                .filter(thing -> List.of(off(thing), cleared(thing)).contains(one.get(0)))
+                .filter(thing ->
+                        List.of(off(thing), order.outOfTheWay(thing.id())).contains(one.get(0)))
                 .findFirst()
                 .map(thing -> thing.words() + " ("
                         + (thing.hold() == InsideHold.SCREWED && unscrewed(device, thing, out)

@@ -3,7 +3,6 @@ package ridgefall.core.strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
@@ -19,7 +18,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
-import ridgefall.core.profile.ScrewOrder;
+import ridgefall.core.profile.StripOrder.Stage;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
@@ -27,8 +26,6 @@ import ridgefall.core.strip.StripFact.Isolation;
 public final class StripStation implements StationRoom {
     static final String PANEL_UP = "strip.panel-up";
     static final String SCREWS = "strip.screws";
-    static final String SCREWS_OVER = "strip.screws-over";
-    static final String SCREWS_UNDER = "strip.screws-under";
 
     @Override
     public Station station() {
@@ -60,36 +57,29 @@ public final class StripStation implements StationRoom {
         // What can't be switched off stays live no longer than it must: the battery first, screws after.
         boolean countedAfter = screws.isEmpty()
                 && Boolean.FALSE.equals(IntakeState.of(state).canSwitchOff().orElse(true));
-        Set<String> live = profile.livePlugs();
-        ScrewOrder order = profile.screwOrder();
         List<Step> steps = new ArrayList<>();
         if (screws.isEmpty() && !countedAfter) {
             steps.add(counted(profile, state));
         }
-        screws.flatMap(all -> all.out(SCREWS_OVER, "Screws out on the way to the battery's plug", order.toBattery()))
-                .ifPresent(steps::add);
-        profile.connectors().stream()
-                .filter(plug -> live.contains(plug.id()))
-                .map(plug -> free(plug, state)
-                        .hinted("still live: plastic tool, one hand, touch nothing beside it; " + plug.hint()))
-                .forEach(steps::add);
-        panelUp(profile, state).ifPresent(steps::add);
-        screws.flatMap(all -> all.out(SCREWS_UNDER, "Screws out under the panel", order.underPanel()))
-                .ifPresent(steps::add);
-        steps.addAll(List.of(isolated, proven));
-        if (countedAfter) {
-            steps.add(counted(profile, state));
-        }
-        screws.flatMap(all -> all.out(SCREWS, "Screws out, each to its own place", order.rest()))
-                .ifPresent(steps::add);
-        for (Connector plug : profile.connectors()) {
-            // The battery's plug is what isolation asks for; journals from before that have it as one of the plugs too.
-            boolean battery =
-                    plug.role() == PlugRole.BATTERY && !StripState.of(state).plugFreed(plug.id());
-            if (!battery && !live.contains(plug.id())) {
-                steps.add(free(plug, state));
+        for (Stage stage : profile.stripOrder().stages()) {
+            if (stage instanceof Stage.Unscrew some) {
+                screws.ifPresent(all -> steps.add(all.out(some)));
+            } else if (stage instanceof Stage.LiftPanel) {
+                panelUp(profile, state).ifPresent(steps::add);
+            } else if (stage instanceof Stage.Free free) {
+                steps.add(free(free, state));
+            } else {
+                steps.addAll(List.of(isolated, proven));
+                if (countedAfter) {
+                    steps.add(counted(profile, state));
+                }
             }
         }
+        // What isolation asks for; journals from before that have it as one of the plugs too.
+        profile.connectors().stream()
+                .filter(plug ->
+                        plug.role() == PlugRole.BATTERY && StripState.of(state).plugFreed(plug.id()))
+                .forEach(plug -> steps.add(free(new Stage.Free(plug, false), state)));
         return steps;
     }
 
@@ -116,12 +106,13 @@ public final class StripStation implements StationRoom {
                 .orElse(out);
     }
 
-    private static Step free(Connector plug, JobState state) {
+    private static Step free(Stage.Free asked, JobState state) {
+        Connector plug = asked.plug();
         Step free = Step.open(
                 "strip." + plug.id(),
                 Station.STRIP,
                 plug.words(),
-                plug.hint(),
+                (asked.live() ? "still live: plastic tool, one hand, touch nothing beside it; " : "") + plug.hint(),
                 Step.go("Unplugged", new StripFact.PlugFreed(plug.id())));
         return StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free;
     }
@@ -178,7 +169,8 @@ public final class StripStation implements StationRoom {
                     "plugId",
                     f.plugId(),
                     profile.connectors().stream().map(Connector::id).toList());
-            if (!StripState.of(state).isolationProven() && !profile.livePlugs().contains(f.plugId())) {
+            if (!StripState.of(state).isolationProven()
+                    && !profile.stripOrder().plugsBeforeIsolation().contains(f.plugId())) {
                 holds.add(Hold.firm("strip.proven", Station.STRIP, "Isolation of the battery is not proven"));
             }
         } else if (fact instanceof JobFact.CheckAnswered f) {

@@ -43,7 +43,7 @@ public final class TraySheet {
      * @throws NotAllowed where the book has no holes for this device
      */
     public static Sheet of(DeviceProfile profile) {
-        List<Screw> screws = profile.screwOrder().all();
+        List<Screw> screws = profile.stripOrder().screws();
         if (screws.isEmpty()) {
             throw new NotAllowed("profileId", profile.document().id(), "a device whose holes are in the book");
         }

@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.Consequence;
@@ -31,6 +30,7 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Seating;
+import ridgefall.core.profile.StripOrder.Stage;
 import ridgefall.core.profile.Symptom;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.Screws;
@@ -72,10 +72,6 @@ public final class TestStation implements StationRoom {
      * was plugged in before each was asked for is not asked.
      */
     private static List<Step> wayBack(DeviceProfile profile, JobState state) {
-        List<Connector> lastOffFirst = new ArrayList<>(profile.connectors());
-        Collections.reverse(lastOffFirst);
-        Set<String> live = profile.livePlugs();
-        boolean battery = profile.connectors().stream().anyMatch(plug -> plug.role() == PlugRole.BATTERY);
         List<Step> steps = new ArrayList<>();
         if (StripState.batteryIsOut(state)) {
             steps.add(Checks.check(
@@ -85,21 +81,32 @@ public final class TestStation implements StationRoom {
                     "its tape or its screws; flat, nothing under it, never pressed down; dented or bulged: it does not go back in",
                     "Held"));
         }
-        lastOffFirst.stream()
-                .filter(plug -> plug.role() != PlugRole.BATTERY && !live.contains(plug.id()))
-                .forEach(plug -> steps.add(home(plug, state)));
-        if (!live.isEmpty()) {
-            lastOffFirst.stream()
-                    .filter(plug -> plug.role() == PlugRole.BATTERY)
-                    .forEach(plug -> steps.add(home(plug, state)));
-            Screws.of(profile, state).ifPresent(screws -> {
-                steps.addAll(screws.lostUnderThePanel());
-                screws.underThePanel().ifPresent(steps::add);
-            });
-            lastOffFirst.stream()
-                    .filter(plug -> live.contains(plug.id()))
-                    .forEach(plug -> steps.add(home(plug, state)
-                            .hinted("panel down flat; live from here on, nothing metal beside it; " + plug.hint())));
+        List<Stage> lastOffFirst = new ArrayList<>(profile.stripOrder().stages());
+        Collections.reverse(lastOffFirst);
+        Optional<Screws> screws = Screws.of(profile, state);
+        List<Connector> batteries = profile.connectors().stream()
+                .filter(plug -> plug.role() == PlugRole.BATTERY)
+                .toList();
+        boolean batteryLast = profile.stripOrder().plugsBeforeIsolation().isEmpty();
+        boolean batteryIn = false;
+        String panel = "";
+        for (Stage stage : lastOffFirst) {
+            if (stage instanceof Stage.Unscrew some) {
+                screws.ifPresent(all -> steps.addAll(all.underAPlugIn(some)));
+            } else if (stage instanceof Stage.Free free) {
+                Step home = home(free.plug(), state);
+                steps.add(
+                        batteryIn
+                                ? home.hinted(panel + "live from here on, nothing metal beside it; "
+                                        + free.plug().hint())
+                                : home);
+                panel = "";
+            } else if (stage instanceof Stage.LiftPanel) {
+                panel = "panel down flat; ";
+            } else if (stage instanceof Stage.Isolate && !batteryLast) {
+                batteries.forEach(plug -> steps.add(home(plug, state)));
+                batteryIn = true;
+            }
         }
         if (state.passed(Checks.PLUGGED_IN)) {
             steps.removeIf(Step::open);
@@ -107,7 +114,7 @@ public final class TestStation implements StationRoom {
         steps.add(Checks.check(
                 state,
                 Checks.PLUGGED_IN,
-                live.isEmpty() && battery ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
+                batteryLast && !batteries.isEmpty() ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
                 batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
                 "Plugged in"));
         return steps;

@@ -278,7 +278,7 @@ class WanderingTest {
         } else if (fact instanceof ProveFact.HandedOver) {
             assertThat(before).anyMatch(f -> f instanceof SealFact.Sealed || f instanceof DecideFact.NotWorthIt);
         } else if (fact instanceof StripFact.PlugFreed freed
-                && !device.livePlugs().contains(freed.plugId())) {
+                && !device.stripOrder().plugsBeforeIsolation().contains(freed.plugId())) {
             assertThat(since(sinceClosed, f -> f instanceof PartsFact.PartSwapped swap && swap.pluggedIn()))
                     .hasAtLeastOneElementOfType(StripFact.IsolationProven.class);
         } else if (fact instanceof HeatFact.SoakStarted

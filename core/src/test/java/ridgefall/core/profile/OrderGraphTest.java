@@ -6,10 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,15 +15,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import ridgefall.core.profile.OrderGraph.Act;
 import ridgefall.core.profile.OrderGraph.Move;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
-import ridgefall.core.profile.ProfileDocument.Cable;
-import ridgefall.core.profile.ProfileDocument.Connector;
-import ridgefall.core.profile.ProfileDocument.Family;
 import ridgefall.core.profile.ProfileDocument.Inside;
-import ridgefall.core.profile.ProfileDocument.InsideHold;
-import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Repair;
-import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.units.NotAllowed;
 
 class OrderGraphTest {
@@ -115,9 +107,9 @@ class OrderGraphTest {
                         d,
                         "inside",
                         List.of(
-                                thing("one", List.of("two")),
-                                thing("two", List.of("one")),
-                                thing("three", List.of()))));
+                                RandomDevice.thing("one", List.of("two")),
+                                RandomDevice.thing("two", List.of("one")),
+                                RandomDevice.thing("three", List.of()))));
         assertThatThrownBy(() -> OrderGraph.of(ring))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("coveredBy is one, two");
@@ -126,137 +118,12 @@ class OrderGraphTest {
     // --- properties, judged by a bench that knows covers, screws and cables and nothing of graphs
     // ---------------------
 
-    private static Inside thing(String id, List<String> coveredBy) {
-        return new Inside(id, id, InsideKind.PLATE, InsideHold.SCREWED, null, 1, coveredBy);
-    }
-
     static Stream<ProfileDocument> devices() {
-        Random random = new Random(17);
         return Stream.concat(
                 ShippedBook.documents()
                         .flatMap(d -> Stream.concat(
                                 Stream.of(d), d.variants().stream().map(d::as))),
-                IntStream.range(0, 400)
-                        .mapToObj(n -> random(random))
-                        .filter(d -> OrderGraph.loop(d).isEmpty()));
-    }
-
-    private static ProfileDocument random(Random random) {
-        List<String> over = new ArrayList<>(List.of(ProfileDocument.FRONT));
-        List<Inside> inside = new ArrayList<>();
-        for (int n = 0; n < 1 + random.nextInt(6); n++) {
-            inside.add(thing("t" + n, some(over, random)));
-            over.add("t" + n);
-        }
-        List<Screw> screws = IntStream.range(0, random.nextInt(8))
-                .mapToObj(n -> new Screw(
-                        "s" + n,
-                        1,
-                        1,
-                        "cross",
-                        1.4,
-                        3,
-                        "flat",
-                        null,
-                        null,
-                        1 + random.nextInt(3),
-                        false,
-                        random.nextInt(9) == 0,
-                        some(over, random),
-                        random.nextInt(5) == 0 ? null : over.get(random.nextInt(over.size()))))
-                .toList();
-        List<Connector> plugs = IntStream.range(0, 1 + random.nextInt(5))
-                .mapToObj(n -> new Connector(
-                        "p" + n,
-                        "plug",
-                        Family.FLEX,
-                        n == 0 ? PlugRole.BATTERY : PlugRole.TOUCH,
-                        null,
-                        1 + n,
-                        null,
-                        n > 0 && random.nextInt(4) > 0,
-                        null,
-                        some(over, random),
-                        random.nextInt(5) == 0
-                                ? null
-                                : new Cable(over.get(random.nextInt(over.size())), random.nextInt(3) == 0, List.of())))
-                .toList();
-        return ShippedBook.changed("class-tablet-metal", d -> {
-            ShippedBook.put(d, "inside", inside);
-            ShippedBook.put(d, "screws", screws);
-            ShippedBook.put(d, "connectors", plugs);
-        });
-    }
-
-    private static List<String> some(List<String> of, Random random) {
-        return of.stream().filter(id -> random.nextInt(3) == 0).toList();
-    }
-
-    /** A device on a bench: what has been taken off decides what a hand can do. */
-    private static final class OnTheBench {
-        private final ProfileDocument device;
-        private final Set<Move> done = new HashSet<>();
-
-        OnTheBench(ProfileDocument device) {
-            this.device = device;
-        }
-
-        boolean outOfTheWay(String id) {
-            return done.contains(new Move(Act.LIFT, id)) || done.contains(new Move(Act.OFF, id));
-        }
-
-        boolean free(Connector plug) {
-            return done.contains(new Move(Act.UNPLUG, plug.id()));
-        }
-
-        List<Connector> cablesOf(String id) {
-            Set<String> onIt = new HashSet<>(Set.of(id));
-            if (id.equals(ProfileDocument.FRONT)) {
-                device.carryOvers().stream().filter(part -> part.layer() == 0).forEach(part -> onIt.add(part.id()));
-            }
-            return device.connectors().stream()
-                    .filter(plug ->
-                            plug.cable() != null && onIt.contains(plug.cable().from()))
-                    .toList();
-        }
-
-        List<String> covers(String id) {
-            return Stream.concat(
-                            device.inside().stream()
-                                    .filter(t -> t.id().equals(id))
-                                    .map(Inside::coveredBy),
-                            device.carryOvers().stream()
-                                    .filter(part -> part.id().equals(id))
-                                    .map(ProfileDocument.CarryOver::coveredBy))
-                    .flatMap(List::stream)
-                    .toList();
-        }
-
-        boolean can(Move move) {
-            String id = move.id();
-            return switch (move.act()) {
-                case SCREW_OUT ->
-                    device.screws().stream()
-                            .filter(s -> s.id().equals(id) && !s.laterLayer())
-                            .anyMatch(s -> Stream.concat(
-                                            s.coveredBy().stream(),
-                                            s.holds() == null ? Stream.of() : covers(s.holds()).stream())
-                                    .allMatch(this::outOfTheWay));
-                case UNPLUG ->
-                    device.connectors().stream()
-                            .filter(plug -> plug.id().equals(id))
-                            .allMatch(plug -> plug.coveredBy().stream().allMatch(this::outOfTheWay));
-                case LIFT, OFF ->
-                    covers(id).stream().allMatch(this::outOfTheWay)
-                            && device.screws().stream()
-                                    .filter(s -> id.equals(s.holds()) && !s.laterLayer())
-                                    .allMatch(s -> done.contains(new Move(Act.SCREW_OUT, s.id())))
-                            && cablesOf(id).stream()
-                                    .allMatch(plug -> free(plug)
-                                            || move.act() == Act.LIFT
-                                                    && !plug.cable().tight());
-            };
-        }
+                RandomDevice.thatComeApart(17, 400));
     }
 
     @ParameterizedTest
@@ -307,7 +174,7 @@ class OrderGraphTest {
         assertThat(freedLive).isEqualTo(graph.live());
         // Each of them is in the way: with all else done the battery is out of reach.
         for (Move live : graph.live()) {
-            assertThat(all(device, Set.of(live)).containsAll(isolation))
+            assertThat(isolation.stream().allMatch(battery -> OnTheBench.reaches(device, battery, live)))
                     .as("without %s", live)
                     .isFalse();
         }

@@ -45,7 +45,11 @@ public final class ShippedBook {
 
     /** A shipped document with something changed in it, as a hand in the file would. */
     static ProfileDocument changed(String id, Consumer<ObjectNode> change) {
-        ObjectNode tree = JSON.valueToTree(document(id));
+        return changed(document(id), change);
+    }
+
+    static ProfileDocument changed(ProfileDocument document, Consumer<ObjectNode> change) {
+        ObjectNode tree = JSON.valueToTree(document);
         change.accept(tree);
         return JSON.treeToValue(tree, ProfileDocument.class);
     }

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -85,7 +84,7 @@ class ScrewsTest {
     void noneIsAskedForBeforeWhatLiesOverItIsOff(DeviceProfile profile) {
         OrderGraph order = OrderGraph.of(profile.document());
         Set<String> out = new HashSet<>();
-        for (Screw screw : profile.screwOrder().all()) {
+        for (Screw screw : profile.stripOrder().screws()) {
             assertThat(order.before(new OrderGraph.Move(OrderGraph.Act.SCREW_OUT, screw.id())).stream()
                             .filter(before -> before.act() == OrderGraph.Act.SCREW_OUT)
                             .map(OrderGraph.Move::id))
@@ -109,7 +108,7 @@ class ScrewsTest {
             driven.addAll(go.holeIds());
             journey.append(go);
         }
-        int under = profile.screwOrder().underPanel().size();
+        int under = profile.stripOrder().underAPlug().size();
         assertThat(driven)
                 .as("what the panel covers was driven before it went down")
                 .doesNotHaveDuplicates()
@@ -241,31 +240,5 @@ class ScrewsTest {
         assertThatThrownBy(() -> quire8().holds(out("later-1"))).hasMessageStartingWith("holeIds is later-1; allowed:");
         assertThatThrownBy(() -> quire8().holds(new ScrewsMoved(List.of("panel-1"), Where.LOST)))
                 .hasMessage("where is LOST; allowed: one of OUT, BACK");
-    }
-
-    /** Whatever is tapped about whichever hole: out is never more than there are, and none is sealed over while it waits or is lost. */
-    @ParameterizedTest
-    @MethodSource("screwed")
-    void whateverIsToldTheyReconcileOrHold(DeviceProfile profile) {
-        Random random = new Random(profile.screws());
-        Journey journey = new Journey(profile).untilStep("seal.screws");
-        List<Screw> all = profile.screwOrder().all();
-        for (int tap = 0; tap < 60; tap++) {
-            Screw hole = all.get(random.nextInt(all.size()));
-            Screws screws = Screws.of(profile, journey.state()).orElseThrow();
-            List<Step.Choice> about = screws.about(hole.id());
-            Fact fact = about.get(random.nextInt(about.size())).fact();
-            if (journey.holds(fact).isEmpty()) {
-                journey.append(fact);
-            }
-            StripState state = StripState.of(journey.state());
-            boolean settled = all.stream()
-                    .map(screw -> state.holes().get(screw.id()))
-                    .allMatch(at -> at != null && (at.driven() || at.none()));
-            boolean held = journey.heldBy(SEALED).stream()
-                    .anyMatch(id ->
-                            id.startsWith("seal.screws") || id.startsWith("seal.lost-") || id.startsWith("strip."));
-            assertThat(held).as("%s after %s", state.holes(), fact).isEqualTo(!settled);
-        }
     }
 }

@@ -36,11 +36,11 @@ class TraySheetTest {
         assertThat(rings).hasSize(profile.screws());
         double wide = rings.stream().mapToDouble(Point::xMm).max().orElseThrow()
                 - rings.stream().mapToDouble(Point::xMm).min().orElseThrow();
-        double inBook = profile.screwOrder().all().stream()
+        double inBook = profile.stripOrder().screws().stream()
                         .mapToDouble(s -> s.xMm())
                         .max()
                         .orElseThrow()
-                - profile.screwOrder().all().stream()
+                - profile.stripOrder().screws().stream()
                         .mapToDouble(s -> s.xMm())
                         .min()
                         .orElseThrow();
