@@ -788,6 +788,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/given-up-sheet/{partId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["givenUp"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/export": {
     parameters: {
       query?: never;
@@ -1445,6 +1461,7 @@ export interface components {
       | components["schemas"]["BendMarked"]
       | components["schemas"]["CameBack"]
       | components["schemas"]["CarriedOver"]
+      | components["schemas"]["CarryOverDeclined"]
       | components["schemas"]["CarryOverLost"]
       | components["schemas"]["CellBad"]
       | components["schemas"]["CheckAnswered"]
@@ -1757,6 +1774,7 @@ export interface components {
         | "GASKET"
         | "CHIP"
         | "DISPLAY_CABLE"
+        | "PANEL"
       )[];
       price: number;
       currency: string;
@@ -2003,7 +2021,16 @@ export interface components {
       waitsFor: number | null;
       /** @enum {string} */
       lead:
-        "RECORD" | "PROPOSE" | "ASK_AGAIN" | "HAS_COME" | "LEAD_ON" | "SETTLE" | "STOP" | "RUNS" | "REASONS";
+        | "RECORD"
+        | "PROPOSE"
+        | "ASK_AGAIN"
+        | "HAS_COME"
+        | "LEAD_ON"
+        | "SETTLE"
+        | "STOP"
+        | "BEGINS"
+        | "RUNS"
+        | "REASONS";
       leadWords: string | null;
       choices: components["schemas"]["ChoiceView"][];
     };
@@ -2503,12 +2530,20 @@ export interface components {
       breakEvenPart: components["schemas"]["AmountView"] | null;
       because: string;
     };
+    AtTheAdapter: {
+      /** @enum {string} */
+      due: "OLD" | "NEW" | "ALL_OFF" | "NOTHING";
+      /** @enum {string} */
+      plugged: "NONE" | "OLD" | "NEW";
+      batteryIn: boolean;
+      battery: string;
+      says: string;
+    };
     CopyView: {
       partId: string;
       words: string;
       adapter: string | null;
-      /** @enum {string} */
-      on: "NONE" | "OLD" | "NEW";
+      at: components["schemas"]["AtTheAdapter"];
       /** @enum {string|null} */
       doing: "READ" | "WRITE" | null;
       running: components["schemas"]["ProgressView"] | null;
@@ -2573,6 +2608,7 @@ export interface components {
       at: components["schemas"]["Spot"];
       /** Format: double */
       ohm: number | null;
+      read: string | null;
       sound: boolean;
     };
     LedgerRowView: {
@@ -2586,6 +2622,38 @@ export interface components {
       /** @enum {string} */
       standing: "TO_MOVE" | "NOW" | "MOVED" | "BROUGHT" | "LOST";
       tried: string | null;
+      moving: components["schemas"]["MovingView"] | null;
+      soldering: components["schemas"]["SolderHeat"] | null;
+    };
+    MovingView: {
+      offBy: string[];
+      /** Format: int32 */
+      bondC: number | null;
+      /** Format: double */
+      limitC: number;
+      ways: components["schemas"]["WarmingWay"][];
+      lays: string[];
+      centre: components["schemas"]["Spot"] | null;
+      on: components["schemas"]["On"] | null;
+    };
+    On: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      words: string;
+    };
+    SolderHeat: {
+      /** Format: int32 */
+      tipC: number;
+      /** Format: int32 */
+      seconds: number;
+      /** Format: int32 */
+      atMostS: number;
+      /** Format: int32 */
+      betweenS: number;
+      /** Format: int32 */
+      panelC: number;
     };
     SplitView: {
       entry: string;
@@ -2610,6 +2678,16 @@ export interface components {
       x: number;
       /** Format: double */
       y: number;
+    };
+    WarmingWay: {
+      source: string;
+      air: boolean;
+      /** Format: int32 */
+      settingC: number;
+      /** Format: int32 */
+      seconds: number;
+      /** Format: int32 */
+      noLongerS: number | null;
     };
     BondView: {
       plans: components["schemas"]["PlanView"][];
@@ -2734,12 +2812,20 @@ export interface components {
             | "GASKET"
             | "CHIP"
             | "DISPLAY_CABLE"
+            | "PANEL"
           )
         | null;
       area: components["schemas"]["Area"] | null;
       /** Format: int32 */
       layer: number;
       coveredBy: string[];
+      offBy: ("WARMTH" | "ALCOHOL" | "BLADE" | "FINGER" | "SLIDE" | "PEEL" | "UNCLIP" | "LOOSE")[];
+      mostC: number | null;
+      centredOn: components["schemas"]["Point"] | null;
+      leastBendMm: number | null;
+      tapeMm: number | null;
+      lays: string | null;
+      functionId: string | null;
     };
     Connector: {
       id: string;
@@ -2947,6 +3033,7 @@ export interface components {
       joints: components["schemas"]["Joint"][];
       adapter: string | null;
       generation: string | null;
+      solderMeltsC: number | null;
     };
     PartThickness: {
       /** @enum {string} */
@@ -3032,6 +3119,7 @@ export interface components {
         | "GASKET"
         | "CHIP"
         | "DISPLAY_CABLE"
+        | "PANEL"
       )[];
       /** Format: int32 */
       activeMinutes: number;
@@ -3224,6 +3312,15 @@ export interface components {
        * @enum {string}
        */
       type: "CarriedOver";
+    };
+    CarryOverDeclined: {
+      partId: string;
+      signedBy: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CarryOverDeclined";
     };
     CarryOverLost: {
       partId: string;
@@ -3614,6 +3711,7 @@ export interface components {
         | "GASKET"
         | "CHIP"
         | "DISPLAY_CABLE"
+        | "PANEL"
       )[];
       /** @enum {string} */
       grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
@@ -5490,6 +5588,31 @@ export interface operations {
       };
     };
   };
+  givenUp: {
+    parameters: {
+      query?: {
+        format?: "SVG" | "PDF" | "DXF";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+        partId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
   export: {
     parameters: {
       query?: never;
@@ -5957,6 +6080,9 @@ export const pathsApiJobsJobIdPickMarksGetParametersQueryFormatValues: ReadonlyA
 export const pathsApiJobsJobIdHeatJudgedGetParametersQuerySweepValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/heat/judged"]["get"]["parameters"]["query"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
+export const pathsApiJobsJobIdGivenUpSheetPartIdGetParametersQueryFormatValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/given-up-sheet/{partId}"]["get"]["parameters"]["query"]["format"]
+> = ["SVG", "PDF", "DXF"];
 export const pathsApiBookNearestGetParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/book-nearest"]["get"]["parameters"]["query"]["kind"]
 > = ["TABLET", "WATCH"];
@@ -6077,6 +6203,7 @@ export const rowBringsValues: ReadonlyArray<FlattenedDeepRequired<components>["s
   "GASKET",
   "CHIP",
   "DISPLAY_CABLE",
+  "PANEL",
 ];
 export const personRoleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Person"]["role"]> =
   ["DESK", "TECHNICIAN", "LEAD"];
@@ -6165,7 +6292,7 @@ export const stepViewStationValues: ReadonlyArray<
 ];
 export const stepViewLeadValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
-> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "RUNS", "REASONS"];
+> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "BEGINS", "RUNS", "REASONS"];
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
@@ -6235,8 +6362,12 @@ export const symptomViewSymptomValues: ReadonlyArray<
 export const worthViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["WorthView"]["verdict"]
 > = ["UNKNOWN", "WORTH_IT", "DOUBTFUL", "NOT_WORTH_IT"];
-export const copyViewOnValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["CopyView"]["on"]> =
-  ["NONE", "OLD", "NEW"];
+export const atTheAdapterDueValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["AtTheAdapter"]["due"]
+> = ["OLD", "NEW", "ALL_OFF", "NOTHING"];
+export const atTheAdapterPluggedValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["AtTheAdapter"]["plugged"]
+> = ["NONE", "OLD", "NEW"];
 export const copyViewDoingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopyView"]["doing"]
 > = ["READ", "WRITE"];
@@ -6272,7 +6403,11 @@ export const carryOverBringsAnyOf0Values: ReadonlyArray<
   "GASKET",
   "CHIP",
   "DISPLAY_CABLE",
+  "PANEL",
 ];
+export const carryOverOffByValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CarryOver"]["offBy"]
+> = ["WARMTH", "ALCOHOL", "BLADE", "FINGER", "SLIDE", "PEEL", "UNCLIP", "LOOSE"];
 export const connectorFamilyValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Connector"]["family"]
 > = ["FLEX", "PRESS_PLUG", "FLIP_LATCH", "SLIDE_IN_PLUG", "FLAP_SOCKET", "COAX_PLUG"];
@@ -6403,6 +6538,7 @@ export const repairNeedsValues: ReadonlyArray<
   "GASKET",
   "CHIP",
   "DISPLAY_CABLE",
+  "PANEL",
 ];
 export const repairOldFrontValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Repair"]["oldFront"]
@@ -6475,6 +6611,9 @@ export const cameBackTypeValues: ReadonlyArray<
 export const carriedOverTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CarriedOver"]["type"]
 > = ["CarriedOver"];
+export const carryOverDeclinedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CarryOverDeclined"]["type"]
+> = ["CarryOverDeclined"];
 export const carryOverLostTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CarryOverLost"]["type"]
 > = ["CarryOverLost"];
@@ -6658,6 +6797,7 @@ export const partReservedBringsValues: ReadonlyArray<
   "GASKET",
   "CHIP",
   "DISPLAY_CABLE",
+  "PANEL",
 ];
 export const partReservedGradeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PartReserved"]["grade"]

@@ -1,4 +1,5 @@
 import {
+  carryOverOffByValues,
   connectorFamilyValues,
   connectorRoleValues,
   coverKindValues,
@@ -235,6 +236,25 @@ export const LISTS = {
       { field: "layer", label: "layer, 0 on the front", kind: "number" },
       AREA,
       COVERED,
+      { field: "offBy", label: "comes off by", kind: "several", options: carryOverOffByValues },
+      { field: "mostC", label: "bears at most, °C", kind: "number", mayBeNone: true },
+      {
+        field: "centredOn",
+        label: "centre of its hole, x y, mm",
+        kind: "numbers",
+        names: ["xMm", "yMm"],
+        mayBeNone: true,
+      },
+      { field: "leastBendMm", label: "breaks bent tighter than, mm", kind: "number", mayBeNone: true },
+      { field: "tapeMm", label: "tape behind it, mm wide", kind: "number", mayBeNone: true },
+      { field: "lays", label: "how it lies", kind: "text", mayBeNone: true },
+      {
+        field: "functionId",
+        label: "lost with it",
+        kind: "choose",
+        options: functions,
+        mayBeNone: true,
+      },
     ],
     fresh: {
       words: "new part",
@@ -244,6 +264,13 @@ export const LISTS = {
       area: null,
       layer: 0,
       coveredBy: [],
+      offBy: [],
+      mostC: null,
+      centredOn: null,
+      leastBendMm: null,
+      tapeMm: null,
+      lays: null,
+      functionId: null,
     },
   },
   pairedParts: {
@@ -256,6 +283,7 @@ export const LISTS = {
       { field: "functionId", label: "function", kind: "choose", options: functions },
       { field: "adapter", label: "read through", kind: "text", mayBeNone: true },
       { field: "generation", label: "generation", kind: "text", mayBeNone: true },
+      { field: "solderMeltsC", label: "its solder melts at, °C", kind: "number", mayBeNone: true },
     ],
     fresh: {
       words: "new paired part",
@@ -265,6 +293,7 @@ export const LISTS = {
       joints: [],
       adapter: null,
       generation: null,
+      solderMeltsC: null,
     },
   },
   covers: {

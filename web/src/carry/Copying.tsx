@@ -35,7 +35,7 @@ export function Copying({ job, view, partId }: PanelProps & { partId: string }) 
   }
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
-      <Adapter copy={copy} edge={edge} due={due(step?.id, partId)} />
+      <Adapter copy={copy} edge={edge} />
       {step?.answer && (
         <p className="text-2xl leading-snug font-semibold text-alarm">{say(step.answer, units)}</p>
       )}
@@ -44,57 +44,41 @@ export function Copying({ job, view, partId }: PanelProps & { partId: string }) 
   );
 }
 
-/** The plug that is in hand, battery out; OUT once nothing is to stay in. */
-type Due = "OLD" | "NEW" | "OUT" | null;
-
-function due(stepId: string | undefined, partId: string): Due {
-  switch (stepId) {
-    case `carry.old-on-${partId}`:
-      return "OLD";
-    case `carry.new-on-${partId}`:
-      return "NEW";
-    case `carry.${partId}`:
-      return "OUT";
-    default:
-      return null;
-  }
-}
-
-function Adapter({ copy, edge, due }: { copy: Copy; edge: Edge; due: Due }) {
-  const { running } = copy;
+function Adapter({ copy, edge }: { copy: Copy; edge: Edge }) {
+  const { running, at } = copy;
   const share = running && running.total > 0 ? running.done / running.total : 0;
   const reads = running?.stage === "READING";
   const said = running
     ? `${running.programmer ?? "Looking for the programmer"}${running.words ? ` ${running.words}` : " …"}`
-    : copy.on === "NONE"
+    : at.plugged === "NONE"
       ? "nothing on the adapter"
-      : `${copy.on === "OLD" ? "old" : "new"} front on the adapter`;
+      : `${at.plugged === "OLD" ? "old" : "new"} front on the adapter`;
   return (
     <svg
       viewBox="0 0 760 420"
       className="min-h-0 w-full flex-1 select-none"
       role="img"
-      aria-label={`Battery ${copy.on === "NONE" ? "out" : "in"}; ${said}`}
+      aria-label={`${at.battery}: ${at.says}; ${said}`}
     >
-      <Battery isIn={copy.on !== "NONE" && due !== "OLD" && due !== "NEW"} due={due} />
+      <Battery at={at} />
       <Front
         edge={edge}
         x={0}
         words="Old front"
         name={copy.read?.front ?? null}
-        on={copy.on === "OLD" && due !== "NEW"}
-        due={due === "OLD"}
+        on={at.plugged === "OLD"}
+        due={at.due === "OLD"}
       />
       <Front
         edge={edge}
         x={500}
         words="New front"
         name={copy.written?.front ?? null}
-        on={copy.on === "NEW"}
-        due={due === "NEW"}
+        on={at.plugged === "NEW"}
+        due={at.due === "NEW"}
       />
-      <Cable from={260} to={298} on={copy.on === "OLD" && due !== "NEW"} due={due === "OLD"} />
-      <Cable from={500} to={462} on={copy.on === "NEW"} due={due === "NEW"} />
+      <Cable from={260} to={298} on={at.plugged === "OLD"} due={at.due === "OLD"} />
+      <Cable from={500} to={462} on={at.plugged === "NEW"} due={at.due === "NEW"} />
       <rect
         x={298}
         y={144}
@@ -153,14 +137,7 @@ const adapter = (name: string | null) =>
     .split(/,\s*/)
     .slice(0, 2);
 
-function Battery({ isIn, due }: { isIn: boolean; due: Due }) {
-  const says = isIn
-    ? due === "OUT"
-      ? "take it out, then the plugs off"
-      : "pull no plug"
-    : due === null || due === "OUT"
-      ? "plugs may come off"
-      : "3 in again: a buzz, then steady";
+function Battery({ at }: { at: Copy["at"] }) {
   return (
     <g>
       <rect
@@ -169,10 +146,10 @@ function Battery({ isIn, due }: { isIn: boolean; due: Due }) {
         width={226}
         height={64}
         rx={8}
-        fill={isIn ? "var(--lamp)" : "var(--sheet)"}
+        fill={at.batteryIn ? "var(--lamp)" : "var(--sheet)"}
         stroke="var(--ink)"
         strokeWidth={3}
-        strokeDasharray={isIn ? undefined : "10 7"}
+        strokeDasharray={at.batteryIn ? undefined : "10 7"}
       />
       <rect x={488} y={26} width={10} height={28} fill="var(--ink)" />
       <text
@@ -181,12 +158,12 @@ function Battery({ isIn, due }: { isIn: boolean; due: Due }) {
         textAnchor="middle"
         fontSize={29}
         fontWeight={700}
-        fill={isIn ? "var(--on-lamp)" : "var(--ink)"}
+        fill={at.batteryIn ? "var(--on-lamp)" : "var(--ink)"}
       >
-        {isIn ? "Battery IN" : due === "OLD" || due === "NEW" ? "1 Battery OUT" : "Battery OUT"}
+        {at.battery}
       </text>
       <text x={380} y={98} textAnchor="middle" fontSize={21} fill="var(--ink)">
-        {says}
+        {at.says}
       </text>
     </g>
   );

@@ -283,7 +283,7 @@ function Workspace({ jobId }: { jobId: string }) {
 }
 
 /** What is begun with a tap is not over with it: nothing after it is offered before the server has said how it goes. */
-const begins = (step: Step) => step.choices[0]?.fact.type === "CopyBegun";
+const begins = (step: Step) => step.lead === "BEGINS";
 
 /** Screws and plugs go back, or are looked for, in the open device. */
 const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws|battery-held))/;

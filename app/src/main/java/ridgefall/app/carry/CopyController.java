@@ -26,11 +26,13 @@ import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Jobs.Job;
 import ridgefall.app.job.Journal;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.carry.AtTheAdapter;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.carry.CopyFact.DataRead;
 import ridgefall.core.carry.CopyFact.DataWritten;
 import ridgefall.core.carry.CopyFact.Doing;
 import ridgefall.core.carry.DataCopy;
+import ridgefall.core.job.Step;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.units.Allowed;
@@ -84,7 +86,7 @@ class CopyController {
     }
 
     /**
-     * @param on which front stands on the adapter; with it the battery is in, else it is out
+     * @param at the adapter, what is there and what is to be done
      * @param running null where nothing goes on
      * @param half whether the new front may hold half of it
      */
@@ -92,7 +94,7 @@ class CopyController {
             String partId,
             String words,
             @Schema(nullable = true) String adapter,
-            DataCopy.On on,
+            AtTheAdapter at,
             @Schema(nullable = true) Doing doing,
             @Schema(nullable = true) ProgressView running,
             @Schema(nullable = true) ReadView read,
@@ -116,7 +118,10 @@ class CopyController {
                 part.id(),
                 part.words(),
                 part.adapter(),
-                copy.on(),
+                AtTheAdapter.of(
+                        part,
+                        job.course().state(),
+                        job.course().next().map(Step::id).orElse(null)),
                 copy.running(),
                 copy.running() == null
                         ? null

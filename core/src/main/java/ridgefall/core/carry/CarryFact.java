@@ -12,7 +12,11 @@ import ridgefall.core.units.Allowed;
 
 /** What moves from the old front to the new one, or does not. */
 public sealed interface CarryFact extends Fact.Of<CarryState>
-        permits CarryFact.CarriedOver, CarryFact.CarryOverLost, CarryFact.JointMeasured, CopyFact {
+        permits CarryFact.CarriedOver,
+                CarryFact.CarryOverLost,
+                CarryFact.CarryOverDeclined,
+                CarryFact.JointMeasured,
+                CopyFact {
     Family<CarryState> FAMILY = new Family<>(CarryFact.class, CarryState.NOTHING, CarryState::hears);
 
     String partId();
@@ -63,6 +67,30 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
         }
     }
 
+    /** The owner does without what hangs on this part, and who signed that. */
+    record CarryOverDeclined(String partId, String signedBy) implements CarryFact {
+        @Override
+        public void check() {
+            Allowed.text("partId", partId, 40);
+            Allowed.text("signedBy", signedBy, 80);
+        }
+
+        @Override
+        public CarryState after(CarryState before, Entry entry) {
+            return before.lost(partId, "given up by the owner, signed by " + signedBy);
+        }
+
+        @Override
+        public Page page() {
+            return Page.SIGNED_OFF;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return part(partId, told) + " given up by the owner, signed by " + signedBy;
+        }
+    }
+
     /**
      * A soldered joint of a board that moved, measured from the board to where it leads.
      *
@@ -101,7 +129,7 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
         }
 
         /** As a meter shows it. */
-        static String read(double ohm) {
+        public static String read(double ohm) {
             return ohm >= NO_CONTACT_OHM ? "no contact" : ohm + " Ω";
         }
     }

@@ -2,7 +2,10 @@ package ridgefall.core.carry;
 
 import java.util.List;
 import java.util.stream.Stream;
+import ridgefall.core.damage.Damage;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.job.JobState;
+import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Area;
@@ -33,6 +36,8 @@ public record CarryLedger(List<Row> rows, String oldFront) {
      * @param tried by what it is known to work, and when that can be tried; null for what has no function of its own
      * @param joints of a board that moves
      * @param data whether it is copied, not moved
+     * @param moving how it comes off and how it lies; null for what is paired
+     * @param soldering of a board that moves; null for all else
      */
     public record Row(
             String id,
@@ -43,19 +48,26 @@ public record CarryLedger(List<Row> rows, String oldFront) {
             List<Joint> joints,
             boolean data,
             Standing standing,
-            String tried) {
+            String tried,
+            Moving moving,
+            SolderHeat soldering) {
         boolean open() {
             return standing == Standing.TO_MOVE || standing == Standing.NOW;
         }
     }
 
-    /** @param stepId what is in hand; null once nothing is */
-    public static CarryLedger of(DeviceProfile profile, JobState state, String stepId) {
+    /**
+     * @param stepId what is in hand; null once nothing is
+     * @param sources what the bench has to warm with
+     */
+    public static CarryLedger of(DeviceProfile profile, JobState state, String stepId, List<HeatSource> sources) {
         List<Row> rows = Stream.concat(
-                        profile.carryOvers().stream().map(part -> row(part, state, stepId)),
+                        profile.carryOvers().stream().map(part -> row(profile, part, state, stepId, sources)),
                         profile.pairedParts().stream().map(part -> row(profile, part, state, stepId)))
                 .toList();
-        long open = rows.stream().filter(Row::open).count();
+        long open = rows.stream()
+                .filter(row -> row.open() && !CarryState.of(state).carriedOver(row.id()))
+                .count();
         return new CarryLedger(
                 rows,
                 open == 0
@@ -63,7 +75,8 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                         : "keep the old front: " + open + " still to come from it");
     }
 
-    private static Row row(CarryOver part, JobState state, String stepId) {
+    private static Row row(
+            DeviceProfile profile, CarryOver part, JobState state, String stepId, List<HeatSource> sources) {
         boolean brought = part.brings() != null && PartsState.of(state).brought(part.brings());
         return new Row(
                 part.id(),
@@ -73,7 +86,9 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 part.area(),
                 List.of(),
                 false,
-                standing(part.id(), state, stepId, brought),
+                standing(part.id(), state, CarryStation.isAbout(stepId, part.id()), brought),
+                tried(profile, part.functionId()),
+                Moving.of(profile, part, Damage.front(state).orElse(FrontCondition.SHATTERED), sources),
                 null);
     }
 
@@ -86,12 +101,18 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 null,
                 part.joints(),
                 part.method() == PairingMethod.COPY_DATA,
-                standing(part.id(), state, stepId, false),
-                profile.functions().stream()
-                        .filter(function -> function.id().equals(part.functionId()))
-                        .findFirst()
-                        .map(CarryLedger::tried)
-                        .orElse(null));
+                standing(part.id(), state, CarryStation.isAboutBoard(stepId, part), false),
+                tried(profile, part.functionId()),
+                null,
+                part.method() == PairingMethod.MOVE_BOARD ? SolderHeat.of(profile, part) : null);
+    }
+
+    private static String tried(DeviceProfile profile, String functionId) {
+        return profile.functions().stream()
+                .filter(function -> function.id().equals(functionId))
+                .findFirst()
+                .map(CarryLedger::tried)
+                .orElse(null);
     }
 
     private static String tried(Function function) {
@@ -101,12 +122,11 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                         : ": only once it is closed; to mend it then the front comes off again");
     }
 
-    private static Standing standing(String id, JobState state, String stepId, boolean brought) {
+    private static Standing standing(String id, JobState state, boolean inHand, boolean brought) {
         CarryState carried = CarryState.of(state);
         if (carried.lost().containsKey(id)) {
             return Standing.LOST;
         }
-        boolean inHand = CarryStation.isAbout(stepId, id);
         if (inHand) {
             return Standing.NOW;
         } else if (carried.carriedOver(id)) {

@@ -20,6 +20,7 @@ import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.parts.PartsStation;
+import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
@@ -41,6 +42,7 @@ public final class CarryStation implements StationRoom {
     static final String NEW_SHOWS = "carry.new-shows";
     private static final String LOOK = "carry.look-";
     private static final String JOINT = "carry.joint-";
+    private static final String INSULATED = "carry.insulated-";
 
     @Override
     public Station station() {
@@ -53,7 +55,7 @@ public final class CarryStation implements StationRoom {
                         newFront(profile, state),
                         profile.carryOvers().stream().flatMap(part -> withASecondLook(part, state)),
                         GlassSplit.of(profile, state).stream().flatMap(split -> split(profile, split, state)),
-                        profile.pairedParts().stream().flatMap(part -> pair(part, state)))
+                        profile.pairedParts().stream().flatMap(part -> pair(profile, part, state)))
                 .flatMap(some -> some)
                 .toList();
     }
@@ -63,6 +65,9 @@ public final class CarryStation implements StationRoom {
      * was asked is not asked; glass alone makes no picture.
      */
     private static Stream<Step> newFront(DeviceProfile profile, JobState state) {
+        boolean panelMoves = profile.carryOvers().stream()
+                .anyMatch(part ->
+                        part.brings() == Brings.PANEL && !PartsState.of(state).brought(Brings.PANEL));
         Step ready = Checks.check(
                 state,
                 NEW_READY,
@@ -72,9 +77,9 @@ public final class CarryStation implements StationRoom {
         Step shows = Checks.check(
                 state,
                 NEW_SHOWS,
-                "New front tried loose: picture, touch, light",
-                "face on felt, plugs home, battery last; whole picture, touch in all corners and over the diagonal; then the battery"
-                        + " out of circuit first, and its plugs off again",
+                panelMoves ? "New front tried loose: touch" : "New front tried loose: picture, touch, light",
+                "face on felt, plugs home, battery last; " + (panelMoves ? "" : "whole picture, ")
+                        + "touch in all corners and over the diagonal; then the battery out of circuit first, and its plugs off again",
                 "All there, off again");
         boolean glassAlone = DecideState.of(state).joinsGlass(profile);
         boolean begun = shows.open() && !CarryState.of(state).moved().isEmpty();
@@ -181,7 +186,7 @@ public final class CarryStation implements StationRoom {
         return step.open() && brought ? step.answered("the new part brings it") : step;
     }
 
-    private static Stream<Step> pair(PairedPart part, JobState state) {
+    private static Stream<Step> pair(DeviceProfile profile, PairedPart part, JobState state) {
         if (part.method() == PairingMethod.COPY_DATA) {
             Step over = step(
                     part.id(),
@@ -194,17 +199,33 @@ public final class CarryStation implements StationRoom {
         Step move = step(
                 part.id(),
                 part.words(),
-                part.hint() + "; in a fixture, fumes drawn off, no longer at a joint than it takes to flow",
+                part.hint() + "; in a fixture, fumes drawn off, a wet pad between it and the panel",
                 part.joints().isEmpty() ? "Board moved and tested" : "Soldered on",
                 state);
-        Stream<Step> look = secondLook(part.id(), part.words(), "its chip is paired: there is no other", move, state);
-        return Stream.of(look, Stream.of(move), joints(part, state)).flatMap(steps -> steps);
+        Stream<Step> look = secondLook(part.id(), part.words(), "its chip is paired: there is no other", move, state)
+                .map(step -> orDeclined(step, part, state));
+        return Stream.of(look, Stream.of(orDeclined(move, part, state)), joints(part, state), insulated(part, state))
+                .flatMap(steps -> steps);
     }
 
     /** Each measured by itself; none before the board is on, nor where it was lost. */
     private static Stream<Step> joints(PairedPart part, JobState state) {
         return CarryState.of(state).carriedOver(part.id())
                 ? part.joints().stream().map(joint -> measured(part, joint, state))
+                : Stream.empty();
+    }
+
+    /** Not asked of a board that went back in before anybody asked. */
+    private static Stream<Step> insulated(PairedPart part, JobState state) {
+        String id = INSULATED + part.id();
+        boolean asked = state.passed(id) || !state.passed(Checks.PLUGGED_IN);
+        return asked && CarryState.of(state).carriedOver(part.id())
+                ? Stream.of(Checks.check(
+                        state,
+                        id,
+                        "Joints insulated",
+                        "flux washed off and dry; film or lacquer over every joint and wire, nothing reaches frame or shield",
+                        "Insulated"))
                 : Stream.empty();
     }
 
@@ -237,7 +258,7 @@ public final class CarryStation implements StationRoom {
 
     private static Step step(String id, String words, String hint, String done, JobState state) {
         Step step = Step.open(
-                "carry." + id, Station.CARRY, words, hint, Step.go(done, new CarryFact.CarriedOver(id)), lost(id));
+                moves(id), Station.CARRY, words, hint, Step.go(done, new CarryFact.CarriedOver(id)), lost(id));
         if (CarryState.of(state).carriedOver(id)) {
             return step.answered(done.toLowerCase(Locale.ROOT));
         }
@@ -247,6 +268,20 @@ public final class CarryStation implements StationRoom {
 
     static Step.Choice lost(String partId) {
         return Step.fail("Lost", new CarryFact.CarryOverLost(partId, "?"), Ask.reason("Lost because …"));
+    }
+
+    /** The owner would rather do without. */
+    static Step.Choice declined(String partId, JobState state) {
+        Ask by = DecideStation.agreedBy(state);
+        return Step.other(
+                "Owner gives it up",
+                new CarryFact.CarryOverDeclined(partId, "?"),
+                new Ask("signedBy", "Signed by", by.kind(), null, by.suggestion()));
+    }
+
+    private static Step orDeclined(Step step, PairedPart part, JobState state) {
+        return step.choosing(Stream.concat(step.choices().stream(), Stream.of(declined(part.id(), state)))
+                .toArray(Step.Choice[]::new));
     }
 
     private static List<String> splits(DeviceProfile profile, JobState state, String id) {
@@ -288,7 +323,7 @@ public final class CarryStation implements StationRoom {
         } else if (fact instanceof JointMeasured f) {
             Checks.known("jointId", f.jointId(), joints(profile, f.partId()));
             if (!CarryState.of(state).carriedOver(f.partId())) {
-                holds.add(Hold.firm("carry." + f.partId(), Station.CARRY, "The board is not soldered on yet"));
+                holds.add(Hold.firm(moves(f.partId()), Station.CARRY, "The board is not soldered on yet"));
             }
         }
         // How a programmer's work ended is told, whatever became of the device since.
@@ -306,10 +341,21 @@ public final class CarryStation implements StationRoom {
         return profile.pairedParts().stream().filter(part -> part.method() == PairingMethod.COPY_DATA);
     }
 
+    /** The step that moves a part. */
+    static String moves(String partId) {
+        return "carry." + partId;
+    }
+
     /** Whether a step moves this part, or looks at it before. */
     static boolean isAbout(String stepId, String partId) {
-        return List.of("carry." + partId, LOOK + partId).contains(String.valueOf(stepId))
+        return List.of(moves(partId), LOOK + partId, INSULATED + partId).contains(String.valueOf(stepId))
                 || Copying.isAbout(stepId, partId);
+    }
+
+    /** Whether a step is about this board, soldered on or not. */
+    static boolean isAboutBoard(String stepId, PairedPart part) {
+        return isAbout(stepId, part.id())
+                || part.joints().stream().anyMatch(joint -> (JOINT + joint.id()).equals(stepId));
     }
 
     private static Stream<String> checks(DeviceProfile profile, JobState state) {
@@ -320,7 +366,7 @@ public final class CarryStation implements StationRoom {
                                 .map(part -> LOOK + part.id()),
                         profile.pairedParts().stream()
                                 .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
-                                .map(part -> LOOK + part.id()),
+                                .flatMap(part -> Stream.of(LOOK + part.id(), INSULATED + part.id())),
                         copied(profile).flatMap(Copying::checks))
                 .flatMap(ids -> ids);
     }

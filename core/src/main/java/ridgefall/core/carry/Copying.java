@@ -56,6 +56,16 @@ final class Copying {
         return Stream.of(OLD_ON, READ, NEW_ON, WRITE).anyMatch(of -> (of + partId).equals(stepId));
     }
 
+    /** What a step asks for at the adapter. */
+    static AtTheAdapter.Due due(String partId, String stepId) {
+        if ((OLD_ON + partId).equals(stepId)) {
+            return AtTheAdapter.Due.OLD;
+        } else if ((NEW_ON + partId).equals(stepId)) {
+            return AtTheAdapter.Due.NEW;
+        }
+        return CarryStation.moves(partId).equals(stepId) ? AtTheAdapter.Due.ALL_OFF : AtTheAdapter.Due.NOTHING;
+    }
+
     /** What leads to data that are over; not asked of what got there before anybody asked. */
     static List<Step> steps(PairedPart part, JobState state) {
         CarryState carried = CarryState.of(state);
@@ -103,7 +113,8 @@ final class Copying {
                         Step.fail("Over and over", new CheckAnswered(id, Answer.FAIL, Trouble.RESTARTS.words())),
                         Step.fail("No sign of life", new CheckAnswered(id, Answer.FAIL, "no sign of life")),
                         elsewhere(part.id()),
-                        CarryStation.lost(part.id()));
+                        CarryStation.lost(part.id()),
+                        CarryStation.declined(part.id(), state));
     }
 
     private static Step.Choice elsewhere(String partId) {
@@ -183,22 +194,23 @@ final class Copying {
                     .leading(Step.Lead.RUNS);
         }
         Step step = Step.open(
-                id,
-                Station.CARRY,
-                title,
-                hint,
-                Step.go(doing.words(), new CopyBegun(part.id(), doing)),
-                elsewhere(part.id()),
-                CarryStation.lost(part.id()));
+                        id,
+                        Station.CARRY,
+                        title,
+                        hint,
+                        Step.go(doing.words(), new CopyBegun(part.id(), doing)),
+                        elsewhere(part.id()),
+                        CarryStation.lost(part.id()))
+                .leading(Step.Lead.BEGINS);
         CopyFailed failed = copy.failed();
         if (failed == null || failed.doing() != doing || failed.trouble().replugs()) {
             return step;
         }
         boolean half = copy.half() && doing == Doing.WRITE && failed.trouble() != Trouble.DIFFERS;
-        // Trying again is the way on: it is offered as it was the first time.
+        // Trying again is the way on.
         return step.hinted(failed.trouble().remedy())
                 .problem(failed.told() + (half ? "; the new front may hold half of it" : ""))
-                .leading(Step.Lead.RECORD);
+                .leading(Step.Lead.BEGINS);
     }
 
     /** @throws NotAllowed when what was read back is not what was read */

@@ -209,6 +209,11 @@ public final class Course {
         return profile;
     }
 
+    /** What the bench has to warm with. */
+    public List<HeatSource> sources() {
+        return planning.sources();
+    }
+
     /**
      * What its soaks depend on.
      *

@@ -41,6 +41,8 @@ public record Step(
         SETTLE("Settle it with the owner"),
         /** Someone can get hurt: what to do now, and no answer that makes it unsaid. */
         STOP("Stop: what to do now"),
+        /** Takes the first choice, which begins something that goes on by itself. */
+        BEGINS(null),
         /** It goes on by itself until it ends, or is stopped: there is nothing to do but that. */
         RUNS(null),
         /** Its own reckoning speaks against the first choice: why, and what else there is. */

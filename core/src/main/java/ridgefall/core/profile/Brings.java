@@ -13,7 +13,8 @@ public enum Brings {
     CLIPS("clips", "order a front with clips; broken ones can't be glued"),
     GASKET("gasket", "carry it over if it is whole, else order it"),
     CHIP("payment or identity chip", "move the chip board, or that feature is lost"),
-    DISPLAY_CABLE("display cable", "carry it over; mind the fold");
+    DISPLAY_CABLE("display cable", "carry it over; mind the fold"),
+    PANEL("panel", "move the old one over; try it plugged in loose first");
 
     private final String words;
     private final String otherwise;

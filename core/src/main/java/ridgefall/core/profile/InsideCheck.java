@@ -173,6 +173,7 @@ final class InsideCheck {
     private void carryOver(CarryOver part) {
         String path = "carryOvers/" + part.id();
         area(path + "/area", part.area());
+        point(path + "/centredOn", part.centredOn());
         coveredBy(path, part.id(), part.layer(), part.coveredBy());
     }
 

@@ -14,6 +14,7 @@ import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.profile.ProfileDocument.AlongEdge;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Feature;
 import ridgefall.core.profile.ProfileDocument.Holding;
 import ridgefall.core.profile.ProfileDocument.Layers;
@@ -108,7 +109,7 @@ public final class ProfileCheck {
         unique(
                 "carryOvers",
                 Stream.concat(
-                        document.carryOvers().stream().map(ProfileDocument.CarryOver::id),
+                        document.carryOvers().stream().map(CarryOver::id),
                         document.pairedParts().stream().map(ProfileDocument.PairedPart::id)));
         unique("covers", document.covers().stream().map(ProfileDocument.Cover::id));
         unique("repairs", document.repairs().stream().map(Repair::id));
@@ -184,9 +185,10 @@ public final class ProfileCheck {
         Set<String> functions =
                 document.functions().stream().map(ProfileDocument.Function::id).collect(Collectors.toSet());
         document.variants().forEach(v -> v.functions().forEach(f -> functions.add(f.id())));
-        functions("", document.repairs(), document.pairedParts(), functions);
+        functions("", document.repairs(), document.pairedParts(), document.carryOvers(), functions);
         document.variants()
-                .forEach(v -> functions("variants/" + v.id() + "/", v.repairs(), v.pairedParts(), functions));
+                .forEach(v ->
+                        functions("variants/" + v.id() + "/", v.repairs(), v.pairedParts(), v.carryOvers(), functions));
         Set<String> ids = Stream.of(
                         document.features().stream().map(Feature::id),
                         functions.stream(),
@@ -195,7 +197,7 @@ public final class ProfileCheck {
                         document.inside().stream().map(ProfileDocument.Inside::id),
                         document.covers().stream().map(ProfileDocument.Cover::id),
                         document.repairs().stream().map(Repair::id),
-                        document.carryOvers().stream().map(ProfileDocument.CarryOver::id),
+                        document.carryOvers().stream().map(CarryOver::id),
                         document.pairedParts().stream().map(ProfileDocument.PairedPart::id))
                 .flatMap(s -> s)
                 .collect(Collectors.toSet());
@@ -204,12 +206,16 @@ public final class ProfileCheck {
         }
     }
 
-    private void functions(String path, List<Repair> repairs, List<PairedPart> parts, Set<String> functions) {
+    private void functions(
+            String path, List<Repair> repairs, List<PairedPart> parts, List<CarryOver> moved, Set<String> functions) {
         for (Repair repair : repairs) {
             repair.fates()
                     .forEach(fate -> known(path + "repairs/" + repair.id() + "/fates", fate.functionId(), functions));
         }
         parts.forEach(part -> known(path + "pairedParts/" + part.id() + "/functionId", part.functionId(), functions));
+        moved.stream()
+                .filter(part -> part.functionId() != null)
+                .forEach(part -> known(path + "carryOvers/" + part.id() + "/functionId", part.functionId(), functions));
     }
 
     private void known(String path, String id, Collection<String> ids) {

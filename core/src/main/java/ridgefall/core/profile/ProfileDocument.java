@@ -411,10 +411,39 @@ public record ProfileDocument(
     public record Inside(
             String id, String words, InsideKind kind, InsideHold hold, Area area, int layer, List<String> coveredBy) {}
 
+    /** By what a part comes off the old front. */
+    public enum OffBy {
+        WARMTH("warm it"),
+        ALCOHOL("a drop of alcohol at its edge, a minute"),
+        BLADE("thin blade under it, flat"),
+        FINGER("push it out with a finger from the front"),
+        SLIDE("slide it out flat"),
+        PEEL("peel it back on itself, slowly"),
+        UNCLIP("unclip it"),
+        LOOSE("lies loose: catch it");
+
+        private final String words;
+
+        OffBy(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
     /**
      * A part that must move to the new front; {@code brings} names what makes it needless in a part that has it.
      *
      * @param layer 0 on the front itself, else as inside
+     * @param offBy how it comes off, one after the other; empty where nobody has looked yet
+     * @param mostC it bears no more; null where nothing is known
+     * @param centredOn the middle of its hole or window in the new front; null for what has none
+     * @param leastBendMm it breaks when it is bent tighter than this radius; null for what bends as it likes, or not at all
+     * @param tapeMm width of the tape that holds it; null for what is held otherwise
+     * @param lays how it lies, in words: which way round, where it folds; null where it fits one way only
+     * @param functionId what is lost with it; null for what nobody would miss
      */
     public record CarryOver(
             String id,
@@ -424,7 +453,19 @@ public record ProfileDocument(
             Brings brings,
             Area area,
             int layer,
-            List<String> coveredBy) {}
+            List<String> coveredBy,
+            List<OffBy> offBy,
+            Double mostC,
+            Point centredOn,
+            Double leastBendMm,
+            Double tapeMm,
+            String lays,
+            String functionId) {
+        /** Books that were written before this was asked say nothing of it. */
+        public CarryOver {
+            offBy = offBy == null ? List.of() : List.copyOf(offBy);
+        }
+    }
 
     public enum PairingMethod {
         COPY_DATA,
@@ -440,6 +481,7 @@ public record ProfileDocument(
      * @param joints of a board that moves
      * @param adapter what the programmer reads the front through; null where not known
      * @param generation of the chip or of the data, as programmers tell it; null where not known
+     * @param solderMeltsC of the joints of a board that moves; null where not known, and for data
      */
     public record PairedPart(
             String id,
@@ -449,7 +491,8 @@ public record ProfileDocument(
             String functionId,
             List<Joint> joints,
             String adapter,
-            String generation) {}
+            String generation,
+            Double solderMeltsC) {}
 
     public enum CoverKind {
         FILM,

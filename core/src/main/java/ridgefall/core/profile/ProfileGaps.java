@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import ridgefall.core.profile.ProfileCheck.Flaw;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.profile.ProfileDocument.CoverKind;
@@ -44,9 +45,7 @@ public final class ProfileGaps {
         device.connectors().forEach(search::connector);
         device.screws().forEach(search::screw);
         device.inside().forEach(search::inside);
-        device.carryOvers().stream()
-                .filter(part -> part.area() == null)
-                .forEach(part -> search.gap("carryOvers/" + part.id() + "/area", "where it sits"));
+        device.carryOvers().forEach(search::carryOver);
         device.pairedParts().forEach(search::pairedPart);
         device.covers().forEach(search::cover);
         device.repairs().forEach(search::repair);
@@ -64,6 +63,16 @@ public final class ProfileGaps {
         }
         if (plug.cable() == null) {
             gap(path + "/cable", "what its cable belongs to, and its way");
+        }
+    }
+
+    private void carryOver(CarryOver part) {
+        String path = "carryOvers/" + part.id();
+        if (part.area() == null) {
+            gap(path + "/area", "where it sits");
+        }
+        if (part.layer() == 0 && part.offBy().isEmpty()) {
+            gap(path + "/offBy", "how it comes off");
         }
     }
 

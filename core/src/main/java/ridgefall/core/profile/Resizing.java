@@ -231,7 +231,21 @@ public final class Resizing {
 
     private CarryOver carryOver(CarryOver c) {
         return new CarryOver(
-                c.id(), c.words(), c.hint(), c.irreplaceable(), c.brings(), area(c.area()), c.layer(), c.coveredBy());
+                c.id(),
+                c.words(),
+                c.hint(),
+                c.irreplaceable(),
+                c.brings(),
+                area(c.area()),
+                c.layer(),
+                c.coveredBy(),
+                c.offBy(),
+                c.mostC(),
+                point(c.centredOn()),
+                c.leastBendMm(),
+                c.tapeMm(),
+                c.lays(),
+                c.functionId());
     }
 
     private PairedPart pairedPart(PairedPart p) {
@@ -245,7 +259,8 @@ public final class Resizing {
                         .map(j -> new Joint(j.id(), j.words(), point(j.place())))
                         .toList(),
                 p.adapter(),
-                p.generation());
+                p.generation(),
+                p.solderMeltsC());
     }
 
     private Point point(Point at) {

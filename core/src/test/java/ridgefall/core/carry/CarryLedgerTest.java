@@ -10,6 +10,7 @@ import ridgefall.core.carry.CarryFact.CarryOverLost;
 import ridgefall.core.carry.CarryLedger.Row;
 import ridgefall.core.carry.CarryLedger.Standing;
 import ridgefall.core.gate.Journey;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.job.Station;
 import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.profile.Brings;
@@ -20,7 +21,7 @@ import ridgefall.core.profile.ShippedBook;
 /** Insert, magnets, camera ring and stylus data of the demo tablet; the board of the watch. */
 class CarryLedgerTest {
     private static CarryLedger of(Journey journey, String stepId) {
-        return CarryLedger.of(journey.course().profile(), journey.state(), stepId);
+        return CarryLedger.of(journey.course().profile(), journey.state(), stepId, HeatSource.bench());
     }
 
     private static List<Standing> standings(CarryLedger ledger) {
@@ -62,5 +63,14 @@ class CarryLedgerTest {
         assertThat(board.tried()).isEqualTo("Payment at a reader: tried while the front is open");
         assertThat(board.joints()).hasSize(4);
         assertThat(board.irreplaceable()).isTrue();
+    }
+
+    /** The board stays in hand while it is measured; it does not come from the old front any more. */
+    @Test
+    void aBoardIsInHandUntilItsJointsAre() {
+        Journey watch = new Journey(ShippedBook.profile("pellow-dial-41")).untilStep("carry.joint-j2");
+        CarryLedger ledger = of(watch, "carry.joint-j2");
+        assertThat(standings(ledger)).containsExactly(Standing.MOVED, Standing.NOW);
+        assertThat(ledger.oldFront()).startsWith("nothing more to come from the old front");
     }
 }

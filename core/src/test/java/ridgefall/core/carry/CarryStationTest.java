@@ -120,7 +120,12 @@ class CarryStationTest {
         watch.append(pass("carry.look-payment-board")).append(new CarriedOver("payment-board"));
         assertThat(watch.stepIds(Station.CARRY))
                 .endsWith(
-                        "carry.payment-board", "carry.joint-j1", "carry.joint-j2", "carry.joint-j3", "carry.joint-j4");
+                        "carry.payment-board",
+                        "carry.joint-j1",
+                        "carry.joint-j2",
+                        "carry.joint-j3",
+                        "carry.joint-j4",
+                        "carry.insulated-payment-board");
         watch.append(new JointMeasured("payment-board", "j1", 0.3))
                 .append(new JointMeasured("payment-board", "j2", 0.2))
                 .append(new JointMeasured("payment-board", "j3", JointMeasured.NO_CONTACT_OHM));

@@ -86,6 +86,9 @@ class EveryDeviceTest {
         Stream<String> boards = device.pairedParts().stream()
                 .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
                 .map(part -> part.id());
+        Stream<String> insulated = device.pairedParts().stream()
+                .filter(part -> !part.joints().isEmpty())
+                .map(part -> part.id());
         Stream<String> looked = Stream.concat(
                 device.carryOvers().stream()
                         .filter(part -> part.irreplaceable())
@@ -101,6 +104,7 @@ class EveryDeviceTest {
                                 device.carryOvers().stream().map(part -> part.id()),
                                 device.pairedParts().stream().map(part -> part.id()),
                                 looked.map(id -> "look-" + id),
+                                insulated.map(id -> "insulated-" + id),
                                 copied.flatMap(id -> Stream.of("old-on-", "read-", "new-on-", "write-")
                                         .map(of -> of + id)),
                                 split.stream())
