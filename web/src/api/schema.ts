@@ -468,6 +468,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/book-screws": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["screwsOf"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book-outline": {
     parameters: {
       query?: never;
@@ -652,6 +668,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["separate"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/screws": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["screws"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1007,6 +1039,22 @@ export interface paths {
     put?: never;
     post?: never;
     delete: operations["withdraw"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/screws": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["screws_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -1585,6 +1633,31 @@ export interface components {
       widthMm: number;
       /** Format: double */
       heightMm: number;
+    };
+    GivenScrews: {
+      screws: components["schemas"]["Screw"][];
+      mistakes: components["schemas"]["Mistake"][];
+    };
+    Screw: {
+      id: string;
+      /** Format: double */
+      xMm: number;
+      /** Format: double */
+      yMm: number;
+      driver: string;
+      /** Format: double */
+      threadMm: number;
+      /** Format: double */
+      underHeadMm: number;
+      head: string;
+      stackMm: number | null;
+      threadedMm: number | null;
+      /** Format: int32 */
+      layer: number;
+      hidden: boolean;
+      laterLayer: boolean;
+      coveredBy: string[];
+      holds: string | null;
     };
     Closed: {
       points: {
@@ -3128,27 +3201,6 @@ export interface components {
       fates: components["schemas"]["FunctionFate"][];
       /** @enum {string} */
       oldFront: "SCRAP" | "SAVE" | "DATA_SOURCE" | "DONOR";
-    };
-    Screw: {
-      id: string;
-      /** Format: double */
-      xMm: number;
-      /** Format: double */
-      yMm: number;
-      driver: string;
-      /** Format: double */
-      threadMm: number;
-      /** Format: double */
-      underHeadMm: number;
-      head: string;
-      stackMm: number | null;
-      threadedMm: number | null;
-      /** Format: int32 */
-      layer: number;
-      hidden: boolean;
-      laterLayer: boolean;
-      coveredBy: string[];
-      holds: string | null;
     };
     Seat: {
       /** @enum {string} */
@@ -5103,6 +5155,30 @@ export interface operations {
       };
     };
   };
+  screwsOf: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["GivenScrews"];
+        };
+      };
+    };
+  };
   outline: {
     parameters: {
       query?: never;
@@ -5374,6 +5450,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["SeparateView"];
+        };
+      };
+    };
+  };
+  screws: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv": string;
         };
       };
     };
@@ -5922,6 +6020,28 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  screws_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv": string;
+        };
       };
     };
   };

@@ -15,6 +15,7 @@ import { BodySection } from "./BodySection";
 import type { Flaw } from "./document";
 import { EdgeEditor } from "./EdgeEditor";
 import { InsideMap } from "./InsideMap";
+import { ScrewFile } from "./ScrewFile";
 import { ListEditor } from "./ListEditor";
 import { type ListName, LISTS } from "./lists";
 import { FateLists, JointLists, VariantLists, WidthLists } from "./NestedLists";
@@ -235,6 +236,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
           {shown?.id === "inside" && (
             <>
               {draft.edge && <InsideMap draft={draft} edge={draft.edge} />}
+              <ScrewFile deviceId={id} onScrews={(screws) => change((now) => ({ ...now, screws }))} />
               <Orders orders={draft.orders} />
             </>
           )}

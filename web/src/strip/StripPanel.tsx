@@ -108,6 +108,10 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
               >
                 Tray at true scale, PDF
               </a>
+              {"; "}
+              <a className="underline" href={`/api/jobs/${job.id}/screws`}>
+                CSV
+              </a>
             </p>
           )}
           {screwsNow && !hole && strip.holes.some((hole) => hole.lie === "STAYS_EMPTY") && (

@@ -89,6 +89,55 @@ class StripTest {
         }
     }
 
+    @Test
+    void theTrayHasABoxForEachShieldAndSmallPart() throws IOException {
+        try (PDDocument document =
+                Loader.loadPDF(ansa.bytes("/api/jobs/" + job + "/tray-sheet").body())) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Camera ring", "Light sensor insert", "Stylus magnet strips");
+        }
+    }
+
+    @Test
+    void theTableSaysOfEveryHoleWhereItsScrewIs() {
+        ansa.skipTo(job, "strip.screws-over");
+        tell(Client.JSON.readTree(
+                "{'type':'ScrewTold','holeId':'cover-5','where':'LOST','words':null}".replace('\'', '"')));
+        String csv = ansa.get("/api/jobs/" + job + "/screws").raw().body();
+        assertThat(csv.lines().count()).isEqualTo(15);
+        assertThat(csv).startsWith("hole,x_mm,y_mm,").contains("hidden,later_layer,covered_by,where,told");
+        assertThat(csv.lines().filter(line -> line.startsWith("cover-5,")))
+                .singleElement()
+                .asString()
+                .endsWith(",lost,");
+    }
+
+    /** Out of the book and in again they are the same; a file with a mistake brings nothing and says where each is. */
+    @Test
+    void aDevicesScrewsGoOutAndComeInAgain() {
+        JsonNode own =
+                ansa.get("/api/book/marrowby-quire-8").json().get("document").get("screws");
+        String csv = ansa.get("/api/book/marrowby-quire-8/screws").raw().body();
+        JsonNode again = ansa.text("/api/book-screws", csv).json();
+        assertThat(again.get("mistakes").isEmpty()).isTrue();
+        assertThat(again.get("screws")).isEqualTo(own);
+        assertThat(ansa.text("/api/book-screws", csv.replace(",", ";").replace(".", ","))
+                        .json()
+                        .get("screws"))
+                .as("as other countries write it")
+                .isEqualTo(own);
+        String[] lines = csv.lines().toArray(String[]::new);
+        lines[1] = lines[1].replace("panel-1", "Panel 1");
+        lines[3] = lines[2];
+        lines[4] = lines[4].replaceFirst(",1\\.4,", ",14,");
+        JsonNode bad = ansa.text("/api/book-screws", String.join("\n", lines)).json();
+        assertThat(bad.get("screws").isEmpty()).isTrue();
+        assertThat(bad.get("mistakes").findValuesAsString("field")).containsExactly("hole", "hole", "thread_mm");
+        assertThat(bad.get("mistakes").findValuesAsString("line")).containsExactly("2", "4", "5");
+        assertThat(ansa.text("/api/book-screws", "hole,x_mm\na,1").raw().body())
+                .contains("columns", "without clamps_mm, covered_by");
+    }
+
     private JsonNode hole(String id) {
         for (JsonNode hole : strip("").get("holes")) {
             if (hole.get("id").asString().equals(id)) {

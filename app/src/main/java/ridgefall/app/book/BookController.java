@@ -24,15 +24,18 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.book.Book.Listed;
 import ridgefall.app.book.Book.Version;
 import ridgefall.app.book.Corrections.Correction;
+import ridgefall.app.csv.CsvFile;
 import ridgefall.app.edge.EdgeView;
 import ridgefall.app.http.Problem;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.app.strip.ScrewFile;
 import ridgefall.core.edge.Outline;
 import ridgefall.core.profile.DeviceClass;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileCheck.Flaw;
 import ridgefall.core.profile.ProfileDocument;
+import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.profile.ProfileGaps;
 import ridgefall.core.profile.Resizing;
 import ridgefall.core.profile.UsualFeature;
@@ -228,6 +231,21 @@ class BookController {
     @PostMapping(path = "/api/book-outline", consumes = MediaType.TEXT_PLAIN_VALUE)
     Outline outline(@RequestBody String text) {
         return OutlineFiles.read(text);
+    }
+
+    @GetMapping(path = "/api/book/{deviceId}/screws", produces = "text/csv")
+    ResponseEntity<String> screws(@PathVariable String deviceId) {
+        return ScrewFile.write(deviceId, device(deviceId).document().screws());
+    }
+
+    /** @param screws none where a line has a mistake */
+    record GivenScrews(List<Screw> screws, List<CsvFile.Mistake> mistakes) {}
+
+    /** Nothing is stored: whoever draws the device takes them into their draft, or not. */
+    @PostMapping(path = "/api/book-screws", consumes = MediaType.TEXT_PLAIN_VALUE)
+    GivenScrews screwsOf(@RequestBody String text) {
+        CsvFile<Screw> file = ScrewFile.read(text);
+        return new GivenScrews(file.mistakes().isEmpty() ? file.lines() : List.of(), file.mistakes());
     }
 
     @PostMapping("/api/book/{deviceId}/release")

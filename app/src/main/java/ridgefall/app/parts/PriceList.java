@@ -1,20 +1,16 @@
 package ridgefall.app.parts;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.math.BigDecimal;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import ridgefall.app.csv.CsvFile;
+import ridgefall.app.csv.CsvFile.Mistake;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
@@ -38,8 +34,6 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
             "lot");
 
     private static final int MOST_LINES = 20_000;
-    private static final int MOST_MISTAKES = 100;
-    private static final char REPLACEMENT = '\uFFFD';
 
     record Line(
             long number,
@@ -54,81 +48,24 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
             int pieces,
             String lot) {}
 
-    /** @param line of the file, 1 for the header */
-    record Mistake(long line, String field, String value, String allowed) {}
-
     /**
      * @param known whether the book has a device of this id
      * @param currency that the shop reckons in
      * @throws NotAllowed when it is no CSV, or no UTF-8, or too long
      */
     static PriceList read(String text, Predicate<String> known, String currency) {
-        if (text.indexOf(REPLACEMENT) >= 0 || text.indexOf('\0') >= 0) {
-            throw new NotAllowed("file", "not UTF-8 text", "a CSV file saved as UTF-8");
-        }
-        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-        String header = plain.lines().findFirst().orElse("");
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setDelimiter(header.contains(";") ? ';' : ',')
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreSurroundingSpaces(true)
-                .setIgnoreEmptyLines(true)
-                .get();
-        List<Line> lines = new ArrayList<>();
-        List<Mistake> mistakes = new ArrayList<>();
-        try (CSVParser parser = CSVParser.parse(plain, format)) {
-            columns(parser.getHeaderNames());
-            Set<String> seen = new HashSet<>();
-            for (CSVRecord record : parser) {
-                if (record.getRecordNumber() > MOST_LINES) {
-                    throw new NotAllowed("file", "more than " + MOST_LINES + " lines", "at most " + MOST_LINES);
-                }
-                long number = record.getRecordNumber() + 1;
-                try {
-                    Line line = line(number, record, known, currency);
-                    if (!seen.add(line.supplier() + "\n" + line.partNumber())) {
-                        throw new NotAllowed("part_number", line.partNumber(), "a number that stands once in the file");
-                    }
-                    lines.add(line);
-                } catch (NotAllowed e) {
-                    if (mistakes.size() < MOST_MISTAKES) {
-                        mistakes.add(new Mistake(number, e.field(), e.value(), e.allowed()));
-                    }
-                }
+        Set<String> seen = new HashSet<>();
+        CsvFile<Line> file = CsvFile.read(text, COLUMNS, MOST_LINES, (number, record) -> {
+            Line line = line(number, record, known, currency);
+            if (!seen.add(line.supplier() + "\n" + line.partNumber())) {
+                throw new NotAllowed("part_number", line.partNumber(), "a number that stands once in the file");
             }
-        } catch (NotAllowed e) {
-            throw e;
-        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
-            // The reader of commas says "illegal argument" where a column has no name, or two the same.
-            throw new NotAllowed("file", "not a CSV file", "one header line and one part a line");
-        }
-        if (lines.isEmpty() && mistakes.isEmpty()) {
-            throw new NotAllowed("file", "no lines", "at least one part");
-        }
-        return new PriceList(lines, mistakes);
-    }
-
-    private static void columns(List<String> given) {
-        Set<String> missing = new TreeSet<>(COLUMNS);
-        missing.removeAll(given);
-        Set<String> unknown = new TreeSet<>(given);
-        COLUMNS.forEach(unknown::remove);
-        if (!missing.isEmpty() || !unknown.isEmpty()) {
-            throw new NotAllowed(
-                    "columns",
-                    (missing.isEmpty() ? "" : "without " + String.join(", ", missing))
-                            + (missing.isEmpty() || unknown.isEmpty() ? "" : "; ")
-                            + (unknown.isEmpty() ? "" : "with " + String.join(", ", unknown)),
-                    String.join(", ", COLUMNS));
-        }
+            return line;
+        });
+        return new PriceList(file.lines(), file.mistakes());
     }
 
     private static Line line(long number, CSVRecord record, Predicate<String> known, String currency) {
-        if (!record.isConsistent()) {
-            throw new NotAllowed("line", record.size() + " values", COLUMNS.size() + " values");
-        }
         String device = Allowed.text("device", record.get("device"), 60);
         if (!known.test(device)) {
             throw new NotAllowed("device", device, "the id of a released device of the book");

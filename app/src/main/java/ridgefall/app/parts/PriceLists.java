@@ -10,9 +10,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import ridgefall.app.book.Book;
+import ridgefall.app.csv.CsvFile.Mistake;
 import ridgefall.app.http.Problem;
 import ridgefall.app.parts.PriceList.Line;
-import ridgefall.app.parts.PriceList.Mistake;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.shop.Shop;
 

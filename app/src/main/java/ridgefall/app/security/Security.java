@@ -41,7 +41,8 @@ class Security {
                                 "/api/book-check",
                                 "/api/book-import",
                                 "/api/book-start",
-                                "/api/book-outline")
+                                "/api/book-outline",
+                                "/api/book-screws")
                         .hasAnyRole(May.DRAW_DEVICES.roles())
                         .requestMatchers(HttpMethod.PUT, "/api/stock/*/tested")
                         .hasAnyRole(May.CHANGE_THE_SHELF.roles())

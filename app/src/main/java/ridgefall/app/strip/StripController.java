@@ -33,6 +33,7 @@ import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
+import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.TraySheet;
 
 @RestController
@@ -151,6 +152,16 @@ class StripController {
     ResponseEntity<byte[]> traySheet(
             @PathVariable UUID jobId, @RequestParam(defaultValue = "PDF") SheetFiles.Format format) {
         return SheetFiles.answer(TraySheet.of(jobs.course(jobId).profile()), format, "screw-tray");
+    }
+
+    /** Every hole of the device, and where its screw is. */
+    @GetMapping(path = "/api/jobs/{jobId}/screws", produces = "text/csv")
+    ResponseEntity<String> screws(@PathVariable UUID jobId) {
+        Jobs.Job job = jobs.job(jobId);
+        return ScrewFile.write(
+                "job-" + job.number() + "-screws.csv",
+                job.course().profile().document().screws(),
+                StripState.of(job.course().state()).holes());
     }
 
     private static LyingPartView part(StripMap.Part part, EdgeLine edge, View view) {

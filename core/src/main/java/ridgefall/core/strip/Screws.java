@@ -273,7 +273,8 @@ public final class Screws {
                 .count();
         if (!left.isEmpty()) {
             List<Screw> go = go(left);
-            return step.hinted(told(go) + "; " + left.size() + " to go, " + driven + " back")
+            return step.hinted(told(go) + ", " + Tightening.told(go.get(0)) + "; " + left.size() + " to go, " + driven
+                            + " back")
                     .choosing(choices(go, left, Where.BACK, " back"));
         }
         if (!state.unscrewed() && all.stream().anyMatch(this::in)) {
@@ -370,16 +371,17 @@ public final class Screws {
         return at.waits()
                 ? List.of(
                         Step.go("Its own is in", new ScrewsMoved(List.of(holeId), Where.BACK)),
-                        another(screw),
+                        another(screw, false),
+                        another(screw, true),
                         dropped,
                         empty)
-                : List.of(another(screw), empty);
+                : List.of(another(screw, false), another(screw, true), empty);
     }
 
-    private static Choice another(Screw hole) {
+    private static Choice another(Screw hole, boolean threadLock) {
         return Step.other(
-                "Another screw",
-                new ScrewDriven(hole.id(), hole.threadMm(), hole.underHeadMm(), false),
+                threadLock ? "Another, thread lock" : "Another screw",
+                new ScrewDriven(hole.id(), hole.threadMm(), hole.underHeadMm(), threadLock),
                 new Ask("underHeadMm", "Length under its head", Ask.Kind.NUMBER, "mm", null),
                 new Ask("threadMm", "Thread diameter", Ask.Kind.NUMBER, "mm", Double.toString(hole.threadMm())));
     }

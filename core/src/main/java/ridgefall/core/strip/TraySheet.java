@@ -5,12 +5,16 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Inside;
+import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.sheet.Sheet;
 import ridgefall.core.sheet.Sheet.Mark;
@@ -34,6 +38,9 @@ public final class TraySheet {
     private static final double APART_MM = 0.2;
     private static final double CROSS_MM = 0.6;
 
+    /** Tapes are not laid back. */
+    private static final Set<InsideKind> LAID = Set.of(InsideKind.SHIELD, InsideKind.PLATE, InsideKind.BACK);
+
     private static final double[][] PAPERS_MM = {{210, 297}, {297, 210}, {297, 420}, {420, 297}};
 
     private TraySheet() {}
@@ -49,7 +56,8 @@ public final class TraySheet {
         }
         Map<String, List<Screw>> kinds = kinds(screws);
         EdgeLine edge = profile.edge();
-        double below = FOOT_MM + LEGEND_LINE_MM * (kinds.size() + 1);
+        List<String> laid = laidAside(profile);
+        double below = FOOT_MM + LEGEND_LINE_MM * (kinds.size() + laid.size() + 1);
         double[] paper = PAPERS_MM[PAPERS_MM.length - 1];
         for (int i = PAPERS_MM.length - 1; i >= 0; i--) {
             boolean fits = edge.widthMm() + 2 * Sheet.MARGIN_MM <= PAPERS_MM[i][0]
@@ -75,10 +83,25 @@ public final class TraySheet {
             y += LEGEND_LINE_MM;
             letter++;
         }
+        for (String thing : laid) {
+            marks.add(Sheet.box(Sheet.MARGIN_MM, y - WORDS_MM, WORDS_MM, WORDS_MM, 0.25));
+            marks.add(words(Sheet.MARGIN_MM + 2 * WORDS_MM, y, thing));
+            y += LEGEND_LINE_MM;
+        }
         if (screws.stream().anyMatch(Screw::hidden)) {
             marks.add(words(Sheet.MARGIN_MM, y, "*  under tape or rubber"));
         }
         return Sheet.of("Screw tray, " + profile.name(), paper[0], paper[1], marks);
+    }
+
+    /** A box to tick for each thing that is laid on the sheet besides screws: what covers, then brackets and small parts. */
+    private static List<String> laidAside(DeviceProfile profile) {
+        return Stream.concat(
+                        profile.document().inside().stream()
+                                .filter(thing -> LAID.contains(thing.kind()))
+                                .map(Inside::words),
+                        profile.carryOvers().stream().map(CarryOver::words))
+                .toList();
     }
 
     private static Map<String, List<Screw>> kinds(List<Screw> screws) {

@@ -66,8 +66,8 @@ class MovingTest {
 
     @Test
     void saysWhatIsLostWithItAndWhenThatIsTried() {
-        assertThat(row("marrowby-quire-11", "camera-ring").tried())
-                .isEqualTo("Front camera: tried while the front is open");
+        assertThat(row("marrowby-quire-11", "magnets").tried())
+                .isEqualTo("Stylus draws straight: tried while the front is open");
         assertThat(row("marrowby-quire-11", "light-insert").tried())
                 .startsWith("Brightness adapts: only once it is closed");
     }
