@@ -219,17 +219,74 @@ class CopyTest {
                 .update();
     }
 
+    /** Reading, taken by another node, until then, with that programmer. */
+    private void taken(String until, String programmer) {
+        long seq = job().get("seq").asLong() + 1;
+        recorded("{\"type\":\"CopyBegun\",\"partId\":\"stylus-data\",\"doing\":\"READ\"}");
+        jdbc.sql("insert into copy_run (job_id, part_id, seq, doing, begun_at, node, until, programmer_id) values"
+                        + " (:job, 'stylus-data', :seq, 'READ', now(), gen_random_uuid(), " + until + ", " + programmer
+                        + ")")
+                .param("job", job)
+                .param("seq", seq)
+                .update();
+    }
+
     @Test
     void whatWasBegunWhereTheServerDiedIsToldAsBrokenOff() {
         plugged("old");
-        long seq = job().get("seq").asLong() + 1;
-        // Another node took it, and has not been heard of since.
-        recorded("{\"type\":\"CopyBegun\",\"partId\":\"stylus-data\",\"doing\":\"READ\"}");
-        jdbc.sql("""
-                        insert into copy_run (job_id, part_id, seq, doing, begun_at, node, until)
-                        values (:job, 'stylus-data', :seq, 'READ', now(), gen_random_uuid(), now() - interval '1 s')""").param("job", job).param("seq", seq).update();
+        taken("now() - interval '1 s'", "null");
         await().atMost(SECONDS).until(() -> copy().get("doing").isNull());
         assertThat(step("read").get("answer").asString()).isEqualTo("it was broken off before it was through");
+        begun("READ");
+        assertThat(copy().get("read").isNull()).isFalse();
+    }
+
+    /** As a server does that dies between keeping what it read and telling so: the file is there, the journal knows nothing. */
+    @Test
+    void whatWasKeptButNotToldIsReadAgainAndIsTheSame() {
+        plugged("old");
+        jdbc.sql("""
+                        create function deaf() returns trigger language plpgsql as
+                        $$ begin raise exception 'the server died here'; end $$""").update();
+        jdbc.sql("""
+                        create trigger deaf before insert on journal for each row
+                        when (new.fact ->> 'type' = 'DataRead') execute function deaf()""").update();
+        try {
+            tell(Map.of("type", "CopyBegun", "partId", PART, "doing", "READ"));
+            await().atMost(SECONDS).until(() -> ansa.get(files()).json().size() == 1);
+        } finally {
+            jdbc.sql("drop trigger deaf on journal").update();
+            jdbc.sql("drop function deaf()").update();
+        }
+        jdbc.sql("update copy_run set until = now() - interval '1 s'").update();
+        await().atMost(SECONDS).until(() -> copy().get("doing").isNull());
+        assertThat(step("read").get("answer").asString()).isEqualTo("it was broken off before it was through");
+        assertThat(copy().get("read").isNull()).isTrue();
+        JsonNode kept = ansa.get(files()).json();
+        assertThat(kept.size()).isEqualTo(1);
+        begun("READ");
+        assertThat(copy().get("read").get("sha256")).isEqualTo(kept.get(0).get("sha256"));
+        assertThat(ansa.get(files()).json().findValuesAsString("sha256"))
+                .containsOnly(kept.get(0).get("sha256").asString());
+    }
+
+    /** One programmer, two tablets of one model: who comes second is told so, and gets what is on its own adapter afterwards. */
+    @Test
+    void twoJobsAtOneProgrammerComeOneAfterTheOther() {
+        UUID second = ansa.openJob();
+        ansa.skipTo(second, "carry.old-on-" + PART);
+        plugged("old");
+        taken("now() + interval '60 s'", "'stand-in-programmer'");
+        UUID first = job;
+        job = second;
+        plugged("old");
+        begun("READ");
+        assertThat(step("read").get("answer").asString()).endsWith("is at another job");
+        assertThat(copy().get("read").isNull()).isTrue();
+        jdbc.sql("update copy_run set until = now() - interval '1 s'").update();
+        job = first;
+        await().atMost(SECONDS).until(() -> copy().get("doing").isNull());
+        job = second;
         begun("READ");
         assertThat(copy().get("read").isNull()).isFalse();
     }

@@ -126,12 +126,24 @@ class KilledServersTest {
         waits.awaitEnabled("Take Gel pad", true);
     }
 
-    /** Half of it is on the new front when the server dies: that is said, what was read is there still, and it is written anew. */
+    /**
+     * The server dies while it reads, then while half of it is on the new front: that is said, what was read is there still, and
+     * each is done anew.
+     */
     @Test
-    void dataThatWereBeingWrittenAreSaidToBeHalfThereAndAreWrittenAnew(Visit visit, Product product) {
+    void dataThatWereBeingReadOrWrittenAreSaidNotToBeThereAndAreCopiedAnew(Visit visit, Product product) {
         Browser bench =
                 visit.browser().asAnsa().takeIn("Killed copy", "cracked").skipTo("carry.old-on-stylus-data");
         bench.goOn();
+        bench.awaitStep("carry.read-stylus-data");
+        bench.awaitAnswers();
+        bench.programmerPlays("SLOW");
+        bench.tap(" ");
+        bench.awaitText("reads the old front");
+        product.killApp();
+        assertThat(product.start()).contains("is running at");
+        bench.awaitText("it was broken off before it was through", Duration.ofSeconds(40));
+        bench.awaitAnswers();
         bench.goOn();
         bench.awaitStep("carry.new-on-stylus-data");
         bench.goOn();
