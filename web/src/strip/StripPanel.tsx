@@ -1,9 +1,11 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Camera } from "lucide-react";
 import { useState } from "react";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { TurnButtons } from "@/edge/TurnButtons";
 import { useEdge } from "@/edge/useEdge";
+import { TakePhoto } from "@/intake/Photos";
 import type { PanelProps } from "@/job/panel";
 import { JournalPanel } from "@/job/JournalPanel";
 import { useUnits } from "@/session/useSession";
@@ -84,6 +86,7 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
             <>
               <p className="text-xl font-semibold">{plug?.words ?? part?.words}</p>
               <p>{plug?.hint}</p>
+              {plug && <WayOfItsCable job={job} plug={plug} />}
             </>
           )}
           {strip.onTheWay.length > 0 && (
@@ -120,6 +123,26 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
         </div>
         {!hole && <TurnButtons view={view} onView={onView} className="flex shrink-0 gap-1" />}
       </div>
+    </div>
+  );
+}
+
+/** How the cable ran before anybody moved it: pictured on the way down, looked at on the way back. */
+function WayOfItsCable({ job, plug }: { job: PanelProps["job"]; plug: { id: string; words: string } }) {
+  const words = `how the cable ran, ${plug.words}`;
+  const taken = job.photos.filter((photo) => photo.words === words);
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-2">
+      {taken.map((photo) => (
+        <a key={photo.id} href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer">
+          <img
+            src={`/api/photos/${photo.id}?thumb=true`}
+            alt={words}
+            className="h-24 rounded border-2 border-line"
+          />
+        </a>
+      ))}
+      <TakePhoto job={job} icon={Camera} id={`way-${plug.id}`} words={words} />
     </div>
   );
 }

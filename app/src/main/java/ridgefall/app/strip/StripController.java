@@ -34,6 +34,7 @@ import ridgefall.core.strip.StripMap;
 import ridgefall.core.strip.StripMap.Alike;
 import ridgefall.core.strip.StripMap.Lie;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.strip.StripStation;
 import ridgefall.core.strip.TraySheet;
 
 @RestController
@@ -143,7 +144,7 @@ class StripController {
                 kinds.stream()
                         .map(kind -> new ScrewKind(kind.words(), kind.now(), kind.hiddenNow()))
                         .toList(),
-                map.plugs().stream().map(plug -> plug(plug, edge, view)).toList(),
+                map.plugs().stream().map(plug -> plug(plug, stepId, edge, view)).toList(),
                 map.onTheWay());
     }
 
@@ -179,12 +180,12 @@ class StripController {
         return area.corners().stream().map(corner -> place(corner, edge, view)).toList();
     }
 
-    private static LyingPlugView plug(StripMap.Plug it, EdgeLine edge, View view) {
+    private static LyingPlugView plug(StripMap.Plug it, String stepId, EdgeLine edge, View view) {
         Connector plug = it.plug();
         return new LyingPlugView(
                 plug.id(),
                 plug.words(),
-                plug.hint(),
+                StripStation.homeStep(plug).equals(stepId) ? plug.homeHint() : plug.offHint(),
                 plug.place() == null ? null : place(plug.place(), edge, view),
                 plug.cable() == null
                         ? List.of()

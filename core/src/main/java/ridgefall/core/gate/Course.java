@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -691,6 +692,14 @@ public final class Course {
         if (StripState.live(state) && handling) {
             cautions.add("Live: it can't be switched off. The battery is reached "
                     + profile.document().body().batteryReach().words() + "; isolate it before anything else.");
+        }
+        if (station == Station.STRIP && !StripState.isolated(state)) {
+            profile.stripOrder()
+                    .live()
+                    .ifPresent(live -> cautions.add("Live from the "
+                            + live.from().words().toLowerCase(Locale.ROOT) + " on, until the battery is out: "
+                            + live.screws() + " screws, about " + live.minutes()
+                            + " min. All else is ready first; nobody is called away meanwhile."));
         }
         if (station == Station.STRIP && StripState.of(state).plugsFreed().isEmpty()) {
             cautions.add("Strap on, mat under it, before the first plug; both stay until it is closed.");

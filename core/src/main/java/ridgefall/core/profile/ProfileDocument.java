@@ -245,21 +245,28 @@ public record ProfileDocument(
     public record Function(String id, String words, List<Seating> testableWhen, Symptom failsAs) {}
 
     public enum Family {
-        FLEX("flex"),
-        PRESS_PLUG("press plug"),
-        FLIP_LATCH("flip latch"),
-        SLIDE_IN_PLUG("slide-in plug"),
-        FLAP_SOCKET("flap socket"),
-        COAX_PLUG("coax plug");
+        FLEX("flex", "lift it off its contacts, flat"),
+        PRESS_PLUG("press plug", "straight up, both ends at once: click"),
+        FLIP_LATCH("flip latch", "latch up first, then the cable out"),
+        SLIDE_IN_PLUG("slide-in plug", "out along its cable, both sides in turn"),
+        FLAP_SOCKET("flap socket", "flap up first, then the cable by its tab"),
+        COAX_PLUG("coax plug", "straight up from under its rim: snap");
 
         private final String words;
+        private final String off;
 
-        Family(String words) {
+        Family(String words, String off) {
             this.words = words;
+            this.off = off;
         }
 
         public String words() {
             return words;
+        }
+
+        /** How a hand gets it off. */
+        public String off() {
+            return off;
         }
     }
 
@@ -317,10 +324,17 @@ public record ProfileDocument(
             List<String> coveredBy,
             Cable cable) {
         /** How it comes off, in bench words. */
-        public String hint() {
-            return family.words()
-                    + (latchSide == null ? "" : ", latch " + latchSide)
-                    + (seatingProof == null ? "" : "; home: " + seatingProof);
+        public String offHint() {
+            return called() + "; " + family.off();
+        }
+
+        /** How it goes home, and how one knows that it is. */
+        public String homeHint() {
+            return called() + (seatingProof == null ? "" : "; home: " + seatingProof);
+        }
+
+        private String called() {
+            return family.words() + (latchSide == null ? "" : ", latch " + latchSide);
         }
     }
 

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import ridgefall.core.profile.OrderGraph.Act;
 import ridgefall.core.profile.OrderGraph.Move;
@@ -43,6 +45,12 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
         /** The battery out of circuit. */
         record Isolate() implements Stage {}
     }
+
+    /** To the tray and back; with the right tool in the hand. */
+    private static final double SCREW_S = 8;
+
+    private static final double PLUG_S = 15;
+    private static final double PANEL_S = 30;
 
     public StripOrder {
         stages = List.copyOf(stages);
@@ -84,6 +92,34 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
                 .map(stage -> ((Stage.Free) stage).plug().id())
                 .collect(Collectors.toSet());
     }
+
+    /** The stretch with a plug off that should not be while the battery is in, until that is out; empty where there is none. */
+    public Optional<Live> live() {
+        int isolate = stages.indexOf(new Stage.Isolate());
+        return IntStream.range(0, isolate)
+                .filter(i -> stages.get(i) instanceof Stage.Free free && free.live())
+                .boxed()
+                .findFirst()
+                .map(first -> live(stages.subList(first, isolate)));
+    }
+
+    private static Live live(List<Stage> stretch) {
+        int screws = stretch.stream()
+                .filter(Stage.Unscrew.class::isInstance)
+                .mapToInt(stage -> ((Stage.Unscrew) stage).screws().size())
+                .sum();
+        long plugs = stretch.stream().filter(Stage.Free.class::isInstance).count();
+        long panels = stretch.stream().filter(Stage.LiftPanel.class::isInstance).count();
+        double seconds = SCREW_S * screws + PLUG_S * (plugs + 1) + PANEL_S * panels;
+        return new Live(((Stage.Free) stretch.get(0)).plug(), screws, (int) Math.ceil(seconds / 60));
+    }
+
+    /**
+     * @param from the plug that is freed first
+     * @param screws that have to come out meanwhile
+     * @param minutes of a hand that is used to it
+     */
+    public record Live(Connector from, int screws, int minutes) {}
 
     /** One walk down a device, which gathers screws that come out one after the other. */
     private static final class Walk {

@@ -112,7 +112,7 @@ public final class StripStation implements StationRoom {
                 "strip." + plug.id(),
                 Station.STRIP,
                 plug.words(),
-                (asked.live() ? "still live: plastic tool, one hand, touch nothing beside it; " : "") + plug.hint(),
+                (asked.live() ? "still live: plastic tool, one hand, touch nothing beside it; " : "") + plug.offHint(),
                 Step.go("Unplugged", new StripFact.PlugFreed(plug.id())));
         return StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free;
     }

@@ -98,7 +98,7 @@ public final class TestStation implements StationRoom {
                 steps.add(
                         batteryIn
                                 ? home.hinted(panel + "live from here on, nothing metal beside it; "
-                                        + free.plug().hint())
+                                        + free.plug().homeHint())
                                 : home);
                 panel = "";
             } else if (stage instanceof Stage.LiftPanel) {
@@ -121,7 +121,7 @@ public final class TestStation implements StationRoom {
     }
 
     private static Step home(Connector plug, JobState state) {
-        return Checks.check(state, StripStation.homeStep(plug), plug.words() + ": home", plug.hint(), "Home");
+        return Checks.check(state, StripStation.homeStep(plug), plug.words() + ": home", plug.homeHint(), "Home");
     }
 
     private static String batteryProof(DeviceProfile profile) {

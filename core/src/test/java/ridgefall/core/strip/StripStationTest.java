@@ -123,4 +123,31 @@ class StripStationTest {
                 .append(UNPLUGGED);
         assertThat(older.stepIds(Station.STRIP)).doesNotContain("strip.panel-up");
     }
+
+    /** Panel plug, panel, 13 screws at 8 s, contact: 2 × 15 + 30 + 104 s are under three minutes. */
+    @Test
+    void whereIsolationComesLateItIsSaidForHowLongItIsLive() {
+        Journey quire8 = new Journey(ShippedBook.profile("marrowby-quire-8")).untilStep("strip.panel-plug");
+        assertThat(quire8.course().cautions(Station.STRIP))
+                .first()
+                .asString()
+                .startsWith("Live from the panel press plug on, until the battery is out: 13 screws, about 3 min.");
+        quire8.untilStep("strip.proven");
+        assertThat(quire8.course().cautions(Station.STRIP)).noneMatch(caution -> caution.startsWith("Live"));
+        assertThat(open().course().cautions(Station.STRIP)).noneMatch(caution -> caution.startsWith("Live"));
+    }
+
+    @Test
+    void aPlugSaysHowItComesOffAndOnTheWayBackHowItIsKnownToBeHome() {
+        Journey quire8 = new Journey(ShippedBook.profile("marrowby-quire-8"));
+        assertThat(quire8.untilStep("strip.touch-latch")
+                        .step("strip.touch-latch")
+                        .hint())
+                .contains("latch up first, then the cable out")
+                .doesNotContain("home:");
+        assertThat(quire8.untilStep("test.home-touch-latch")
+                        .step("test.home-touch-latch")
+                        .hint())
+                .endsWith("home: line hidden");
+    }
 }
