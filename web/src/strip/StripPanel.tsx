@@ -86,7 +86,7 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
             <>
               <p className="text-xl font-semibold">{plug?.words ?? part?.words}</p>
               <p>{plug?.hint}</p>
-              {plug && <WayOfItsCable job={job} plug={plug} />}
+              {plug && <WayOfItsCable job={job} plug={plug} goesOff={step?.station === "STRIP"} />}
             </>
           )}
           {strip.onTheWay.length > 0 && (
@@ -128,7 +128,15 @@ export function StripPanel({ job, view, onView, choose }: PanelProps) {
 }
 
 /** How the cable ran before anybody moved it: pictured on the way down, looked at on the way back. */
-function WayOfItsCable({ job, plug }: { job: PanelProps["job"]; plug: { id: string; words: string } }) {
+function WayOfItsCable({
+  job,
+  plug,
+  goesOff,
+}: {
+  job: PanelProps["job"];
+  plug: { id: string; words: string };
+  goesOff: boolean;
+}) {
   const words = `how the cable ran, ${plug.words}`;
   const taken = job.photos.filter((photo) => photo.words === words);
   return (
@@ -142,7 +150,8 @@ function WayOfItsCable({ job, plug }: { job: PanelProps["job"]; plug: { id: stri
           />
         </a>
       ))}
-      <TakePhoto job={job} icon={Camera} id={`way-${plug.id}`} words={words} />
+      {goesOff && <TakePhoto job={job} icon={Camera} id={`way-${plug.id}`} words={words} />}
+      {goesOff && taken.length === 0 && <span className="text-quiet">of how its cable runs</span>}
     </div>
   );
 }
