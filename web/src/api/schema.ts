@@ -308,6 +308,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/proof": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["proof"];
+    put?: never;
+    post: operations["prove"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/photos": {
     parameters: {
       query?: never;
@@ -1244,7 +1260,7 @@ export interface components {
     };
     Channel: {
       /** @enum {string} */
-      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
       place: string;
       query: string;
     };
@@ -1276,7 +1292,7 @@ export interface components {
     };
     QuantityView: {
       /** @enum {string} */
-      id: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      id: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
       unit: string;
     };
     RunKind: {
@@ -1473,6 +1489,10 @@ export interface components {
     Taken: {
       /** Format: int32 */
       readings: number;
+    };
+    Asked: {
+      /** Format: uuid */
+      commandId: string;
     };
     Taking: {
       /** Format: uuid */
@@ -2260,7 +2280,7 @@ export interface components {
     ChannelView: {
       instrument: string;
       /** @enum {string} */
-      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE";
+      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
       unit: string;
       place: string;
       /** Format: int32 */
@@ -2317,6 +2337,11 @@ export interface components {
       adhesive: string;
       people: string[];
       notes: components["schemas"]["LineView"][];
+    };
+    ProofView: {
+      stepId: string | null;
+      says: string | null;
+      answers: boolean | null;
     };
     FittingView: {
       row: components["schemas"]["Row"];
@@ -4803,6 +4828,54 @@ export interface operations {
       };
     };
   };
+  proof: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ProofView"];
+        };
+      };
+    };
+  };
+  prove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Asked"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
   photo: {
     parameters: {
       query: {
@@ -6220,10 +6293,10 @@ export const standingRoleValues: ReadonlyArray<
 > = ["DESK", "TECHNICIAN", "LEAD"];
 export const channelQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Channel"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
 export const quantityViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["QuantityView"]["id"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
 export const givenSourceKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenSource"]["kind"]
 > = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
@@ -6436,7 +6509,7 @@ export const screwFitViewVerdictValues: ReadonlyArray<
 > = ["FITS", "TOO_LONG", "TOO_SHORT", "OTHER_THREAD"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
 export const candidateViewSweepValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CandidateView"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];

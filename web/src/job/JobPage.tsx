@@ -15,6 +15,7 @@ import { SealPanel } from "@/seal/SealPanel";
 import { ClipPanel } from "@/separate/ClipPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
 import { StripPanel } from "@/strip/StripPanel";
+import { TestPanel } from "@/test/TestPanel";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
 import { Button } from "@/ui/Button";
@@ -310,9 +311,11 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "BOND":
       return <BondPanel {...panel} />;
     case "TEST":
-      return inside ? <StripPanel {...panel} /> : <JournalPanel {...panel} />;
+      return inside ? <StripPanel {...panel} /> : <TestPanel {...panel} />;
     case "SEAL":
       return inside ? <StripPanel {...panel} /> : <SealPanel {...panel} />;
+    case "PROVE":
+      return <TestPanel {...panel} />;
     default:
       return <JournalPanel {...panel} />;
   }

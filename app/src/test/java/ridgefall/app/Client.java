@@ -210,10 +210,14 @@ final class Client {
 
     /** Opens a job of the demo tablet and returns its id. */
     UUID openJob() {
+        return openJob(QUIRE);
+    }
+
+    UUID openJob(String profileId) {
         UUID id = UUID.randomUUID();
         Answer answer = post(
                 "/api/jobs",
-                Map.of("commandId", id, "profileId", QUIRE, "owner", "Test hut", "fault", "cracked in a test"));
+                Map.of("commandId", id, "profileId", profileId, "owner", "Test hut", "fault", "cracked in a test"));
         if (answer.status() != 200) {
             throw new IllegalStateException(answer.raw().body());
         }

@@ -60,6 +60,8 @@ class RoleMatrixTest {
             Map.entry("POST /api/programmers/{programmerId}/try", BENCH),
             Map.entry("POST /api/programmers/{programmerId}/fault", BENCH),
             Map.entry("GET /api/jobs/{jobId}/given-up-sheet/{partId}", ALL),
+            Map.entry("GET /api/jobs/{jobId}/proof", ALL),
+            Map.entry("POST /api/jobs/{jobId}/proof", BENCH),
             Map.entry("GET /api/jobs/{jobId}/copies", ALL),
             Map.entry("GET /api/jobs/{jobId}/copies/{partId}/file", ALL),
             Map.entry("PUT /api/jobs/{jobId}/copies/{partId}/file", BENCH),

@@ -86,7 +86,10 @@ class InsideTest {
         bench.type("ohm", "0.4");
         bench.awaitStep("carry.joint-j3");
         bench.skipTo("open.pay");
-        bench.awaitText("Payment at a reader");
+        bench.awaitText("Payment reader (stand-in): card answers");
+        bench.click("Take what the reader says");
+        bench.awaitStepAfter("open.pay");
+        bench.awaitText("Works, Payment reader (stand-in): card answers");
     }
 
     /** A plug that is not home, then a byte that goes wrong: each is told, mended where it is wrong, and nothing read is lost. */

@@ -96,8 +96,10 @@ class InstrumentController {
                                 i.channels(),
                                 StatusView.of(watch.status(i.id()))))
                         .toList(),
-                Course.CLOCKS.stream()
-                        .map(kind -> new RunKind(kind.id(), kind.words(), kind.equals(HeatFact.SOAK)))
+                Stream.concat(
+                                Course.CLOCKS.stream()
+                                        .map(kind -> new RunKind(kind.id(), kind.words(), kind.equals(HeatFact.SOAK))),
+                                Stream.of(new RunKind(Instruments.NO_RUN, "no run, when it is needed", false)))
                         .toList(),
                 Stream.of(Quantity.values())
                         .map(q -> new QuantityView(q, q.unit()))
@@ -116,7 +118,8 @@ class InstrumentController {
                 given.attends(),
                 given.sourceId(),
                 given.channels());
-        List<String> kinds = Course.CLOCKS.stream().map(TimerKind::id).toList();
+        List<String> kinds = Stream.concat(Course.CLOCKS.stream().map(TimerKind::id), Stream.of(Instruments.NO_RUN))
+                .toList();
         if (!kinds.contains(instrument.attends())) {
             throw new NotAllowed("attends", instrument.attends(), "one of " + String.join(", ", kinds));
         }

@@ -25,8 +25,11 @@ class Instruments {
         this.json = json;
     }
 
+    /** What is asked all the time and whose answers belong to no run. */
+    static final String NO_RUN = "NONE";
+
     /**
-     * @param attends the kind of clock whose run its answers belong to
+     * @param attends the kind of clock whose run its answers belong to, or {@link #NO_RUN}
      * @param sourceId the heat source beside which it stands; null where what it attends to is no soak
      * @param channels what it is asked, a question each
      */

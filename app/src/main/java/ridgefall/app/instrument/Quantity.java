@@ -9,7 +9,11 @@ public enum Quantity {
     VOLTAGE("V", -60, 60),
     IRRADIANCE("mW/cm²", 0, 5000),
     HUMIDITY("%", 0, 100),
-    PRESSURE("kPa", 0, 2000);
+    PRESSURE("kPa", 0, 2000),
+    /** Whether a reader sees a card: 1 for one that answers, 0 for none. */
+    CARD("cards", 0, 1);
+
+    static final double CARD_ANSWERS = 0.5;
 
     private final String unit;
     private final double least;
@@ -27,6 +31,9 @@ public enum Quantity {
 
     /** A value with its unit, as texts of the core have theirs. */
     String words(double value) {
+        if (this == CARD) {
+            return value >= CARD_ANSWERS ? "card answers" : "nothing answers";
+        }
         return this == TEMPERATURE
                 ? String.format(Locale.ROOT, "{t:%.1f}", value)
                 : String.format(Locale.ROOT, "%.2f %s", value, unit);

@@ -63,6 +63,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private final Random noise = new Random(SEED);
     private ServerSocket plate;
     private ServerSocket thermometer;
+    private ServerSocket reader;
 
     StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
@@ -75,6 +76,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     public void run(ApplicationArguments args) throws IOException {
         plate = open();
         thermometer = open();
+        reader = open();
         String host = plate.getInetAddress().getHostAddress();
         instruments.put(new Instrument(
                 "stand-in-plate",
@@ -94,6 +96,15 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 List.of(
                         new Channel(Quantity.TEMPERATURE, Surface.FRAME.name(), "MEAS:TEMP? (@101)"),
                         new Channel(Quantity.TEMPERATURE, Surface.GLASS.name(), "MEAS:TEMP? (@102)"))));
+        instruments.put(new Instrument(
+                "stand-in-reader",
+                "Payment reader (stand-in)",
+                host,
+                reader.getLocalPort(),
+                Instruments.NO_RUN,
+                null,
+                List.of(new Channel(Quantity.CARD, "pad", "CARD:ANSW? (@101)"))));
+        talking.execute(() -> accept(reader));
         talking.execute(() -> accept(plate));
         talking.execute(() -> accept(thermometer));
     }
@@ -134,6 +145,9 @@ class StandIns implements ApplicationRunner, DisposableBean {
             case "MEAS:TEMP? (@101)" -> number(device(Surface.FRAME));
             case "MEAS:TEMP? (@102)" -> number(device(Surface.GLASS));
             case "MEAS:TEMP:SURF?" -> number(surface());
+            // A device lies on its first pad, nothing on its second.
+            case "CARD:ANSW? (@101)" -> "1";
+            case "CARD:ANSW? (@102)" -> "0";
             default -> "";
         };
     }
@@ -179,7 +193,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     @Override
     public void destroy() throws IOException {
         talking.shutdownNow();
-        for (ServerSocket server : new ServerSocket[] {plate, thermometer}) {
+        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader}) {
             if (server != null) {
                 server.close();
             }

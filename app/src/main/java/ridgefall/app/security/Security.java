@@ -60,6 +60,8 @@ class Security {
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(HttpMethod.POST, "/api/programmers/*/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/jobs/*/proof")
+                        .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.PUT, "/api/jobs/*/copies/*/file")
                         .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.POST, "/api/jobs/*/corrections")

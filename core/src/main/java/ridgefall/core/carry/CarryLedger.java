@@ -3,6 +3,7 @@ package ridgefall.core.carry;
 import java.util.List;
 import java.util.stream.Stream;
 import ridgefall.core.damage.Damage;
+import ridgefall.core.decide.DecideState;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.FrontCondition;
@@ -87,7 +88,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 List.of(),
                 false,
                 standing(part.id(), state, CarryStation.isAbout(stepId, part.id()), brought),
-                tried(profile, part.functionId()),
+                tried(profile, state, part.functionId()),
                 Moving.of(profile, part, Damage.front(state).orElse(FrontCondition.SHATTERED), sources),
                 null);
     }
@@ -102,24 +103,33 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 part.joints(),
                 part.method() == PairingMethod.COPY_DATA,
                 standing(part.id(), state, CarryStation.isAboutBoard(stepId, part), false),
-                tried(profile, part.functionId()),
+                tried(profile, state, part.functionId()),
                 null,
                 part.method() == PairingMethod.MOVE_BOARD ? SolderHeat.of(profile, part) : null);
     }
 
-    private static String tried(DeviceProfile profile, String functionId) {
+    private static String tried(DeviceProfile profile, JobState state, String functionId) {
         return profile.functions().stream()
                 .filter(function -> function.id().equals(functionId))
                 .findFirst()
-                .map(CarryLedger::tried)
+                .map(function -> tried(function, again(profile, state)))
                 .orElse(null);
     }
 
-    private static String tried(Function function) {
+    private static String tried(Function function, String again) {
         return function.words()
                 + (function.testableWhen().contains(Seating.OPEN)
                         ? ": tried while the front is open"
-                        : ": only once it is closed; to mend it then the front comes off again");
+                        : ": only once it is closed; to mend it then the front comes off again" + again);
+    }
+
+    /** What that costs: the agreed repair once more. */
+    private static String again(DeviceProfile profile, JobState state) {
+        return DecideState.of(state)
+                .repair()
+                .map(agreed -> profile.repair(agreed.repairId()))
+                .map(repair -> ", about " + (repair.activeMinutes() + repair.waitingMinutes()) + " min")
+                .orElse("");
     }
 
     private static Standing standing(String id, JobState state, boolean inHand, boolean brought) {

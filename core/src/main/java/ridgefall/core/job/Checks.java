@@ -68,7 +68,11 @@ public final class Checks {
                             step.choices().get(1),
                             step.choices().get(0));
         }
-        return answered(step, given, "Works");
+        // What an instrument said of it, where one was asked.
+        return answered(
+                step,
+                given,
+                given.map(Given::reason).map(said -> "Works, " + said).orElse("Works"));
     }
 
     private static Step.Choice cannotTest(ProfileDocument.Function function, Phase phase) {

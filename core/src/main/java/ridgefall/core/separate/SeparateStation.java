@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideState;
@@ -32,6 +33,7 @@ import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
+import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.profile.ProfileDocument.PanelType;
 import ridgefall.core.separate.CutPlan.Move;
 import ridgefall.core.units.NotAllowed;
@@ -233,9 +235,19 @@ public final class SeparateStation implements StationRoom {
                 Station.SEPARATE,
                 "Open the front",
                 "on the " + profile.placeName(profile.hinge()) + ", no further than " + profile.greatestOpeningDeg()
-                        + "°; prop it",
+                        + "°; prop it" + shortCables(profile),
                 Step.go("Open and propped", new SeparateFact.FrontOpened()));
         return SeparateState.of(state).frontOpened() ? open.answered("open and propped") : open;
+    }
+
+    /** What keeps the front from being laid open is freed with the front held up a finger's width. */
+    private static String shortCables(DeviceProfile profile) {
+        return profile.connectors().stream()
+                .filter(plug -> plug.cable() != null
+                        && plug.cable().tight()
+                        && plug.cable().from().equals(ProfileDocument.FRONT))
+                .map(plug -> "; " + plug.words() + " first: its cable is short, lift a finger's width and free it")
+                .collect(Collectors.joining());
     }
 
     /** Those that are in; asked for at the station where they have to be out. */

@@ -69,7 +69,11 @@ class MovingTest {
         assertThat(row("marrowby-quire-11", "magnets").tried())
                 .isEqualTo("Stylus draws straight: tried while the front is open");
         assertThat(row("marrowby-quire-11", "light-insert").tried())
-                .startsWith("Brightness adapts: only once it is closed");
+                .isEqualTo("Brightness adapts: only once it is closed; to mend it then the front comes off again");
+        Journey agreed = new Journey().until(Station.HEAT);
+        int minutes = agreed.course().profile().repairs().get(0).activeMinutes()
+                + agreed.course().profile().repairs().get(0).waitingMinutes();
+        assertThat(row(agreed, "light-insert").tried()).endsWith(", about " + minutes + " min");
     }
 
     /** The clip-held one with a network: panel, antenna and insert move, unless the new front brings its own. */

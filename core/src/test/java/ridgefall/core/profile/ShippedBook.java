@@ -44,7 +44,7 @@ public final class ShippedBook {
     }
 
     /** A shipped document with something changed in it, as a hand in the file would. */
-    static ProfileDocument changed(String id, Consumer<ObjectNode> change) {
+    public static ProfileDocument changed(String id, Consumer<ObjectNode> change) {
         return changed(document(id), change);
     }
 

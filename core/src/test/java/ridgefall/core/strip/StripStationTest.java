@@ -10,6 +10,8 @@ import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.SeparateFact.FrontOpened;
 import ridgefall.core.strip.StripFact.BatteryIsolated;
@@ -18,6 +20,7 @@ import ridgefall.core.strip.StripFact.Isolation;
 import ridgefall.core.strip.StripFact.IsolationProven;
 import ridgefall.core.strip.StripFact.PlugFreed;
 import ridgefall.core.strip.StripFact.ScrewsCounted;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Battery out of circuit and proven so, before any plug; the demo tablet has 14 screws and three plugs. */
 class StripStationTest {
@@ -149,5 +152,27 @@ class StripStationTest {
                         .step("test.home-touch-latch")
                         .hint())
                 .endsWith("home: line hidden");
+    }
+
+    /** A cable too short to lay the front open: said before it is opened, and live where the battery lies under the front. */
+    @Test
+    void aShortCableIsFreedWithTheFrontHeldUpAFingersWidth() {
+        ProfileDocument tight = ShippedBook.changed(
+                "marrowby-quire-11",
+                d -> d.get("connectors").forEach(plug -> {
+                    if (plug.get("id").asString().equals("display-plug")) {
+                        ((ObjectNode) plug.get("cable")).put("tight", true);
+                        ((ObjectNode) plug).putArray("coveredBy");
+                    }
+                }));
+        Journey journey = new Journey(DeviceProfile.of(tight, 1, null));
+        assertThat(journey.until(Station.SEPARATE).step("separate.open").hint())
+                .endsWith("first: its cable is short, lift a finger's width and free it");
+        journey.append(new FrontOpened());
+        assertThat(journey.stepIds(Station.STRIP).indexOf("strip.display-plug"))
+                .isLessThan(journey.stepIds(Station.STRIP).indexOf("strip.isolate"));
+        assertThat(journey.step("strip.display-plug").hint()).startsWith("still live");
+        assertThat(new Journey().until(Station.SEPARATE).step("separate.open").hint())
+                .endsWith("prop it");
     }
 }

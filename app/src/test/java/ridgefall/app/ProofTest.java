@@ -1,0 +1,107 @@
+package ridgefall.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Role;
+import tools.jackson.databind.JsonNode;
+
+/** A payment board that moved, at the reader. */
+@ExtendWith(RunningApp.class)
+class ProofTest {
+    private static final Duration ROUNDS = Duration.ofSeconds(20);
+
+    private final Client ansa;
+    private UUID job;
+
+    ProofTest(App app) {
+        ansa = app.signedIn(Role.TECHNICIAN);
+    }
+
+    @BeforeEach
+    void atTheReader() {
+        job = ansa.openJob("pellow-dial-41");
+        lies("(@101)");
+    }
+
+    /** Something lies on the first pad, nothing on the second. */
+    private void lies(String pad) {
+        JsonNode reader = ansa.get("/api/instruments")
+                .json()
+                .get("instruments")
+                .valueStream()
+                .filter(one -> one.get("id").asString().equals("stand-in-reader"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ansa.send(
+                                "PUT",
+                                "/api/instruments/stand-in-reader",
+                                Map.of(
+                                        "name", reader.get("name").asString(),
+                                        "host", reader.get("host").asString(),
+                                        "port", reader.get("port").asInt(),
+                                        "attends", "NONE",
+                                        "channels",
+                                                List.of(Map.of(
+                                                        "quantity",
+                                                        "CARD",
+                                                        "place",
+                                                        "pad",
+                                                        "query",
+                                                        "CARD:ANSW? " + pad))))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private JsonNode proof() {
+        return ansa.get("/api/jobs/" + job + "/proof").json();
+    }
+
+    private Client.Answer prove() {
+        return ansa.post("/api/jobs/" + job + "/proof", Map.of("commandId", UUID.randomUUID()));
+    }
+
+    private String answer() {
+        return ansa.get("/api/jobs/" + job)
+                .json()
+                .get("steps")
+                .valueStream()
+                .filter(step -> step.get("id").asString().equals("open.pay"))
+                .findFirst()
+                .orElseThrow()
+                .get("answer")
+                .asString();
+    }
+
+    @Test
+    void theReadersAnswerIsTheFunctionsAnswer() {
+        ansa.skipTo(job, "open.pay");
+        lies("(@102)");
+        await().atMost(ROUNDS).until(() -> "false".equals(proof().get("answers").asString("")));
+        assertThat(proof().get("says").asString()).isEqualTo("Payment reader (stand-in): nothing answers");
+        assertThat(prove().status()).isEqualTo(201);
+        assertThat(answer()).isEqualTo("Payment reader (stand-in): nothing answers");
+    }
+
+    @Test
+    void aCardThatAnswersIsProof() {
+        ansa.skipTo(job, "open.pay");
+        await().atMost(ROUNDS).until(() -> "true".equals(proof().get("answers").asString("")));
+        assertThat(prove().status()).isEqualTo(201);
+        assertThat(answer()).isEqualTo("Works, Payment reader (stand-in): card answers");
+    }
+
+    @Test
+    void nothingIsProvenWhereNothingIsDue() {
+        assertThat(proof().get("stepId").isNull()).isTrue();
+        assertThat(prove().raw().body()).contains("one whose function a reader can prove");
+    }
+}

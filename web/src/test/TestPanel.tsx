@@ -1,0 +1,55 @@
+import { useQuery } from "@tanstack/react-query";
+import { Nfc } from "lucide-react";
+import { api, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { useSubmit } from "@/api/useSubmit";
+import { JournalPanel } from "@/job/JournalPanel";
+import type { PanelProps } from "@/job/panel";
+import { newId } from "@/live/outbox";
+import { Button } from "@/ui/Button";
+import { ProblemNote } from "@/ui/ProblemNote";
+
+/** As often as a reader is asked. */
+const OFTEN_MS = 2000;
+
+/** What an instrument can prove now, as it sees it; else what happened so far. */
+export function TestPanel(props: PanelProps) {
+  const { job } = props;
+  const { data: proof } = useQuery({
+    queryKey: keys.station(job.id, "proof", job.seq),
+    queryFn: async () =>
+      unwrap(await api.GET("/api/jobs/{jobId}/proof", { params: { path: { jobId: job.id } } })),
+    refetchInterval: ({ state }) => (state.data?.stepId ? OFTEN_MS : false),
+  });
+  const prove = useSubmit(async () => {
+    unwrap(
+      await api.POST("/api/jobs/{jobId}/proof", {
+        params: { path: { jobId: job.id } },
+        body: { commandId: newId() },
+      }),
+    );
+  });
+  const step = job.steps.find((one) => one.id === proof?.stepId);
+  if (!step) {
+    return <JournalPanel job={job} />;
+  }
+  return (
+    <div className="flex min-h-0 flex-1 flex-col items-center justify-center gap-5 text-center">
+      <div
+        className={`flex size-56 items-center justify-center rounded-full border-4 ${
+          proof?.answers ? "border-ink bg-lamp text-on-lamp" : "border-dashed border-line"
+        }`}
+      >
+        <Nfc aria-hidden size={120} strokeWidth={1.5} />
+      </div>
+      <p className="text-2xl font-semibold" role="status">
+        {proof?.says ?? "No reader is entered under tools: try it at one by hand"}
+      </p>
+      <p className="text-lg">Device on the reader, front laid loose over it, screen awake.</p>
+      <Button disabled={prove.busy || proof?.answers == null} onClick={() => void prove.submit(undefined)}>
+        Take what the reader says
+      </Button>
+      {prove.problem && <ProblemNote problem={prove.problem} />}
+    </div>
+  );
+}
