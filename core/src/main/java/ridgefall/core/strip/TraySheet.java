@@ -12,6 +12,7 @@ import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Inside;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
@@ -37,6 +38,8 @@ public final class TraySheet {
     private static final double LEAST_RING_MM = 1;
     private static final double APART_MM = 0.2;
     private static final double CROSS_MM = 0.6;
+
+    private static final double LARGEST_SHARE = 0.5;
 
     /** Tapes are not laid back. */
     private static final Set<InsideKind> LAID = Set.of(InsideKind.SHIELD, InsideKind.PLATE, InsideKind.BACK);
@@ -71,7 +74,12 @@ public final class TraySheet {
         marks.add(outline(edge, origin));
         profile.document().inside().stream()
                 .filter(thing -> thing.area() != null)
-                .forEach(thing -> marks.addAll(outline(thing, origin)));
+                .forEach(thing -> marks.addAll(outline(thing.area(), thing.words(), origin)));
+        // What lies all round, or over most of it, has no place of its own on paper.
+        profile.carryOvers().stream()
+                .filter(part -> part.layer() == 0 && part.area() != null)
+                .filter(part -> part.area().widthMm() * part.area().heightMm() < LARGEST_SHARE * edge.areaMm2())
+                .forEach(part -> marks.addAll(outline(part.area(), part.words(), origin)));
         double y = HEAD_MM + edge.heightMm() + LEGEND_LINE_MM + 3;
         char letter = 'A';
         for (Map.Entry<String, List<Screw>> kind : kinds.entrySet()) {
@@ -122,12 +130,12 @@ public final class TraySheet {
         return new Sheet.Path(points, true, 0.4);
     }
 
-    private static List<Mark> outline(Inside thing, Point origin) {
-        double x = origin.xMm() + thing.area().xMm();
-        double y = origin.yMm() + thing.area().yMm();
+    private static List<Mark> outline(Area area, String words, Point origin) {
+        double x = origin.xMm() + area.xMm();
+        double y = origin.yMm() + area.yMm();
         return List.of(
-                Sheet.box(x, y, thing.area().widthMm(), thing.area().heightMm(), 0.1),
-                new Sheet.Words(new Point(x + 1, y + thing.area().heightMm() + LABEL_MM), LABEL_MM, thing.words()));
+                Sheet.box(x, y, area.widthMm(), area.heightMm(), 0.1),
+                new Sheet.Words(new Point(x + 1, y + area.heightMm() + LABEL_MM), LABEL_MM, words));
     }
 
     private static List<Mark> ring(Screw screw, List<Screw> all, Point origin, String label) {
