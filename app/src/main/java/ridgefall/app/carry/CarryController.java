@@ -209,7 +209,7 @@ class CarryController {
         Course course = jobs.course(jobId);
         View view = new View(quarterTurns, faceDown);
         CarryLedger ledger = CarryLedger.of(
-                course.profile(), course.state(), course.next().map(Step::id).orElse(null), course.sources());
+                course.profile(), course.state(), course.next().map(Step::id).orElse(null), course.freeSources());
         return new CarryView(
                 GlassSplit.of(course.profile(), course.state())
                         .map(split -> SplitView.of(course.profile(), split, view))

@@ -16,6 +16,7 @@ final class FieldWords {
             Map.entry("positionMm", "place along the edge"),
             Map.entry("celsius", "temperature"),
             Map.entry("agreedBy", "agreed by"),
+            Map.entry("signedBy", "signed by"),
             Map.entry("checkId", "the check"),
             Map.entry("functionId", "the function"),
             Map.entry("holdId", "the hold"),

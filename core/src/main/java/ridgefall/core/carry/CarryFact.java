@@ -42,6 +42,12 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
             return before.moved(partId);
         }
 
+        /** What was soldered anew is insulated anew. */
+        @Override
+        public boolean voids(String id) {
+            return id.equals(CarryStation.INSULATED + partId);
+        }
+
         @Override
         public String words(FactWords told) {
             return part(partId, told) + " carried over";
@@ -78,6 +84,11 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
         @Override
         public CarryState after(CarryState before, Entry entry) {
             return before.lost(partId, "given up by the owner, signed by " + signedBy);
+        }
+
+        @Override
+        public Optional<String> ownersField() {
+            return Optional.of("signedBy");
         }
 
         @Override

@@ -42,7 +42,7 @@ public final class CarryStation implements StationRoom {
     static final String NEW_SHOWS = "carry.new-shows";
     private static final String LOOK = "carry.look-";
     private static final String JOINT = "carry.joint-";
-    private static final String INSULATED = "carry.insulated-";
+    static final String INSULATED = "carry.insulated-";
 
     @Override
     public Station station() {
@@ -55,7 +55,7 @@ public final class CarryStation implements StationRoom {
                         newFront(profile, state),
                         profile.carryOvers().stream().flatMap(part -> withASecondLook(part, state)),
                         GlassSplit.of(profile, state).stream().flatMap(split -> split(profile, split, state)),
-                        profile.pairedParts().stream().flatMap(part -> pair(profile, part, state)))
+                        profile.pairedParts().stream().flatMap(part -> pair(part, state)))
                 .flatMap(some -> some)
                 .toList();
     }
@@ -186,7 +186,7 @@ public final class CarryStation implements StationRoom {
         return step.open() && brought ? step.answered("the new part brings it") : step;
     }
 
-    private static Stream<Step> pair(DeviceProfile profile, PairedPart part, JobState state) {
+    private static Stream<Step> pair(PairedPart part, JobState state) {
         if (part.method() == PairingMethod.COPY_DATA) {
             Step over = step(
                     part.id(),
@@ -326,11 +326,12 @@ public final class CarryStation implements StationRoom {
                 holds.add(Hold.firm(moves(f.partId()), Station.CARRY, "The board is not soldered on yet"));
             }
         }
-        // How a programmer's work ended is told, whatever became of the device since.
-        boolean ended = fact instanceof CopyFact.DataRead
+        // How a programmer's work ended is told, whatever became of the device since; and what an owner signs.
+        boolean anyTime = fact instanceof CarryFact.CarryOverDeclined
+                || fact instanceof CopyFact.DataRead
                 || fact instanceof CopyFact.DataWritten
                 || fact instanceof CopyFact.CopyFailed;
-        for (Connector plug : ended ? List.<Connector>of() : StripState.stillIn(profile, state)) {
+        for (Connector plug : anyTime ? List.<Connector>of() : StripState.stillIn(profile, state)) {
             holds.add(Hold.firm(StripStation.stepOf(plug), Station.STRIP, plug.words() + " is still in"));
         }
         return holds;

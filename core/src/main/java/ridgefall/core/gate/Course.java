@@ -210,9 +210,12 @@ public final class Course {
         return profile;
     }
 
-    /** What the bench has to warm with. */
-    public List<HeatSource> sources() {
-        return planning.sources();
+    /** What the bench has to warm with, and no other device lies on. */
+    public List<HeatSource> freeSources() {
+        Set<String> taken = takenIds();
+        return planning.sources().stream()
+                .filter(source -> !taken.contains(source.id()))
+                .toList();
     }
 
     /**

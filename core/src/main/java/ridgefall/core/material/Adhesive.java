@@ -55,10 +55,10 @@ public enum Adhesive {
     /**
      * Peel force per width of a dry bond line.
      *
-     * @param speedMmPerS how fast the pick moves, 0.01–100 mm/s
+     * @param speedMmPerS how fast the pick moves, 0.001–100 mm/s
      */
     public double peelNPerMm(double celsius, double speedMmPerS) {
-        Allowed.between("speedMmPerS", speedMmPerS, 0.01, 100, "mm/s");
+        Allowed.between("speedMmPerS", speedMmPerS, 0.001, 100, "mm/s");
         return peelNPerMm * temperatureFactor(celsius) * Math.pow(speedMmPerS / REFERENCE_MM_PER_S, speedExponent);
     }
 

@@ -226,7 +226,7 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
         @Override
         public boolean voids(String id) {
             return Stream.of("parts.", "carry.new-", "test.", "open.", "seal.").anyMatch(id::startsWith)
-                    || front() && id.startsWith("carry.look-")
+                    || front() && Stream.of("carry.look-", "carry.insulated-").anyMatch(id::startsWith)
                     || front() && id.startsWith("bond.")
                     || pluggedIn && id.equals("heat.battery-out");
         }

@@ -3,7 +3,10 @@ package ridgefall.core.seal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.bond.BentCorner;
+import ridgefall.core.bond.BentCorner.Verdict;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -105,12 +108,7 @@ public final class SealStation implements StationRoom {
             steps.add(SealState.of(state).coverOff(cover.id()) ? off.answered("off") : off);
         }
         if (!IntakeState.of(state).bends().isEmpty()) {
-            steps.add(Checks.check(
-                    state,
-                    STRAIGHT,
-                    "Frame straight, or clamps at hand",
-                    "it came bent; never bend it with the battery in",
-                    "Straight or clamped"));
+            steps.add(straight(profile, state));
         }
         steps.add(Checks.check(
                 state, "seal.dust", "No dust, no film, no tool inside", "low light along the glass", "Clean"));
@@ -118,6 +116,25 @@ public final class SealStation implements StationRoom {
             steps.addAll(clips(profile, state));
         }
         return steps;
+    }
+
+    /** What its bent corners ask for before a flat front goes down on them; nothing where tape holds it. */
+    private static Step straight(DeviceProfile profile, JobState state) {
+        Step step = Checks.check(
+                state,
+                STRAIGHT,
+                "Frame straight, or clamps at hand",
+                "it came bent; never bend it with the battery in",
+                "Straight or clamped");
+        if (!profile.bonded()) {
+            return step;
+        }
+        List<BentCorner> corners = BentCorner.of(profile, state);
+        String told = corners.stream().map(corner -> corner.words(profile)).collect(Collectors.joining("; "));
+        boolean holds = corners.stream().allMatch(corner -> corner.verdict() == Verdict.TAPE_HOLDS);
+        return holds && step.open() && !step.problem()
+                ? step.answered("tape holds it")
+                : step.hinted(told + "; never bend it with the battery in");
     }
 
     /** The way back round, edge by edge as the map of the clips goes. */

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import ridgefall.core.carry.CarryFact.CarriedOver;
 import ridgefall.core.carry.CarryFact.CarryOverDeclined;
 import ridgefall.core.carry.CarryLedger.Row;
 import ridgefall.core.carry.CarryLedger.Standing;
@@ -140,5 +141,23 @@ class MovingTest {
     void jointsAreInsulatedBeforeTheBoardGoesIn() {
         Journey watch = new Journey(ShippedBook.profile("pellow-dial-41")).untilStep("carry.insulated-payment-board");
         assertThat(watch.stepIds(Station.CARRY)).endsWith("carry.joint-j4", "carry.insulated-payment-board");
+    }
+
+    @Test
+    void whatIsSolderedAnewIsInsulatedAnew() {
+        Journey watch = new Journey(ShippedBook.profile("pellow-dial-41")).untilStep("carry.insulated-payment-board");
+        watch.tapNext();
+        assertThat(watch.step("carry.insulated-payment-board").open()).isFalse();
+        watch.append(new CarriedOver("payment-board"));
+        assertThat(watch.step("carry.insulated-payment-board").open()).isTrue();
+    }
+
+    /** Whoever gives it up may say so while it all still hangs on its plugs. */
+    @Test
+    void anOwnerMaySignAtAnyTimeOnceTheFrontIsOpen() {
+        Journey watch = new Journey(ShippedBook.profile("pellow-dial-41")).until(Station.STRIP);
+        CarryOverDeclined signed = new CarryOverDeclined("payment-board", "Hut at Nine Tarns");
+        assertThat(watch.holds(signed)).isEmpty();
+        assertThat(signed.ownersField()).as("erased with the owner").contains("signedBy");
     }
 }

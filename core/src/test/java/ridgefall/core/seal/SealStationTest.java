@@ -48,6 +48,20 @@ class SealStationTest {
         assertThat(bent.heldBy(SEALED)).contains("seal.straight");
     }
 
+    /** 0.1 over 120 pulls a twentieth of what half a millimetre over 60 does, which holds with the same glass: nothing is asked for. */
+    @Test
+    void aBendThatTapeHoldsAsksForNothing() {
+        Journey bent = new Journey().append(new BendMarked(Landmark.TOP_LEFT, 0.1, 120.0));
+        assertThat(bent.step("seal.straight").answer()).isEqualTo("tape holds it");
+        assertThat(bent.heldBy(SEALED)).doesNotContain("seal.straight");
+        bent.append(new BendMarked(Landmark.TOP_RIGHT, 2, 60.0));
+        assertThat(bent.step("seal.straight").open()).isTrue();
+        assertThat(bent.step("seal.straight").hint())
+                .contains("no tape holds it: straighten it, battery out; else a bead and 8 clamps")
+                .contains("tape holds it for good")
+                .endsWith("never bend it with the battery in");
+    }
+
     /** As in journals from before each hole was asked for. */
     @Test
     void aScrewTooFewHoldsTheSealUntilCountedAgainOrSignedOffOnce() {
