@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -17,9 +18,11 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.Connector;
+import ridgefall.core.profile.ProfileDocument.Family;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.StripOrder.Stage;
 import ridgefall.core.separate.SeparateState;
+import ridgefall.core.strip.StripFact.BatteryIsolated;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripFact.Isolation;
 
@@ -41,8 +44,7 @@ public final class StripStation implements StationRoom {
                 "Battery out of circuit",
                 batteryPlugs(profile) + profile.document().body().batteryReach().words()
                         + "; before any display plug, no prying against the cell",
-                Step.go("Unplugged", new StripFact.BatteryIsolated(Isolation.UNPLUGGED)),
-                Step.other("Card under the contact", new StripFact.BatteryIsolated(Isolation.CARD_UNDER_CONTACT)));
+                ways(profile));
         Step isolated = StripState.of(state)
                 .isolation()
                 .map(how -> isolate.answered(how == Isolation.UNPLUGGED ? "unplugged" : "thin card under the contact"))
@@ -141,11 +143,28 @@ public final class StripStation implements StationRoom {
         return "test.home-" + plug.id();
     }
 
+    private static Stream<Connector> batteries(DeviceProfile profile) {
+        return profile.connectors().stream().filter(plug -> plug.role() == PlugRole.BATTERY);
+    }
+
     private static String batteryPlugs(DeviceProfile profile) {
-        return profile.connectors().stream()
-                .filter(plug -> plug.role() == PlugRole.BATTERY)
-                .map(plug -> plug.words() + (plug.latchSide() == null ? "" : ", latch " + plug.latchSide()) + "; ")
+        return batteries(profile)
+                .map(plug -> plug.words() + (plug.latchSide() == null ? "" : ", latch " + plug.latchSide()) + ": "
+                        + (plug.family() == Family.FLEX
+                                ? "thin card under it, it stays there"
+                                : plug.family().off())
+                        + "; ")
                 .collect(Collectors.joining());
+    }
+
+    /** A plug comes off; springs that press on a contact are held off it by a card. What fits the device comes first. */
+    private static Step.Choice[] ways(DeviceProfile profile) {
+        BatteryIsolated unplugged = new BatteryIsolated(Isolation.UNPLUGGED);
+        BatteryIsolated card = new BatteryIsolated(Isolation.CARD_UNDER_CONTACT);
+        boolean contact = batteries(profile).anyMatch(plug -> plug.family() == Family.FLEX);
+        return contact
+                ? new Step.Choice[] {Step.go("Card under the contact", card), Step.other("Unplugged", unplugged)}
+                : new Step.Choice[] {Step.go("Unplugged", unplugged), Step.other("Card under the contact", card)};
     }
 
     @Override

@@ -10,6 +10,7 @@ import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.profile.ShippedBook;
@@ -82,7 +83,8 @@ class StripStationTest {
     @Test
     void isolationNamesTheBatterysPlugOnceAndAsksForItNowhereElse() {
         Journey dial = new Journey(ShippedBook.profile("pellow-dial-41"));
-        assertThat(dial.step("strip.isolate").hint()).startsWith("Flap socket, battery, latch up; once the front");
+        assertThat(dial.step("strip.isolate").hint())
+                .startsWith("Flap socket, battery, latch up: flap up first, then the cable by its tab; once the front");
         assertThat(dial.stepIds(Station.STRIP)).doesNotContain("strip.battery-flap");
     }
 
@@ -174,5 +176,21 @@ class StripStationTest {
         assertThat(journey.step("strip.display-plug").hint()).startsWith("still live");
         assertThat(new Journey().until(Station.SEPARATE).step("separate.open").hint())
                 .endsWith("prop it");
+    }
+
+    /** By its connector: a plug comes off, springs on a contact are held off it; the other way is there for whoever finds another. */
+    @Test
+    void theWayToIsolateIsThatOfTheConnector() {
+        Journey plug = new Journey().untilStep("strip.isolate");
+        assertThat(plug.next().orElseThrow().choices())
+                .extracting(Step.Choice::label)
+                .containsExactly("Unplugged", "Card under the contact");
+        Journey contact = new Journey(ShippedBook.profile("marrowby-quire-8")).untilStep("strip.isolate");
+        assertThat(contact.next().orElseThrow().choices())
+                .extracting(Step.Choice::label)
+                .containsExactly("Card under the contact", "Unplugged");
+        assertThat(contact.next().orElseThrow().hint()).startsWith("Battery contact: thin card under it");
+        contact.tapNext();
+        assertThat(contact.step("strip.isolate").answer()).isEqualTo("thin card under the contact");
     }
 }
