@@ -15,7 +15,7 @@ import ridgefall.core.strip.ScrewFit.Verdict;
 
 /** A long screw kills a board, a short one tears out: what the driver should be told before it turns. */
 class ScrewFitTest {
-    private static Screw screw(double threadMm, double lengthMm, Double stackMm, Double threadedMm) {
+    static Screw screw(double threadMm, double lengthMm, Double stackMm, Double threadedMm) {
         return new Screw(
                 "s",
                 0,

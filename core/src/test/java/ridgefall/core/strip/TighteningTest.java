@@ -2,32 +2,12 @@ package ridgefall.core.strip;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.profile.ShippedBook;
 
 class TighteningTest {
-    private static Screw screw(double threadMm, double underHeadMm, Double stackMm, Double threadedMm) {
-        return new Screw(
-                "s",
-                0,
-                0,
-                "cross 00",
-                threadMm,
-                underHeadMm,
-                "flat",
-                stackMm,
-                threadedMm,
-                1,
-                false,
-                false,
-                List.of(),
-                null);
-    }
-
     /**
      * By hand for M1.4 where 0.8 of its diameter holds: the thread bears 100 · π/2 · 1.4 · 1.12 = 246 N, the shank 310 · 0.983 =
      * 305 N; half of 246 by 0.2 · 1.4 mm is 34 N·mm. For M1.2 181 N, 22 N·mm; for M1.0 126 N, 12.6 N·mm.
@@ -35,14 +15,15 @@ class TighteningTest {
     @ParameterizedTest
     @CsvSource({"1.4, 3.0", "1.2, 2.0", "1.0, 1.0"})
     void isHalfOfWhatTheWeakerBears(double threadMm, double cNm) {
-        assertThat(Tightening.mostCNm(screw(threadMm, 3, null, null))).isEqualTo(cNm);
+        assertThat(Tightening.mostCNm(ScrewFitTest.screw(threadMm, 3, null, null)))
+                .isEqualTo(cNm);
     }
 
     /** 2.0 in the thread: the shank gives first, half of 305 N is 43 N·mm. */
     @Test
     void aLongThreadBearsWhatTheShankDoes() {
-        assertThat(Tightening.mostCNm(screw(1.4, 3, 1.0, 2.5))).isEqualTo(4.0);
-        assertThat(Tightening.mostCNm(screw(1.4, 1.7, 1.0, 2.5))).isEqualTo(2.0);
+        assertThat(Tightening.mostCNm(ScrewFitTest.screw(1.4, 3, 1.0, 2.5))).isEqualTo(4.0);
+        assertThat(Tightening.mostCNm(ScrewFitTest.screw(1.4, 1.7, 1.0, 2.5))).isEqualTo(2.0);
     }
 
     /** What is usual: a few centinewton metres up to M1.6, a few tens at M2.5. */
@@ -54,6 +35,7 @@ class TighteningTest {
                     .as(screw.id() + " M" + screw.threadMm())
                     .isBetween(small ? 0.5 : 8, small ? 7.0 : 36);
         });
-        assertThat(Tightening.told(screw(1.2, 3, null, null))).isEqualTo("to 2 cNm: two fingers, stop as it seats");
+        assertThat(Tightening.told(ScrewFitTest.screw(1.2, 3, null, null)))
+                .isEqualTo("to 2 cNm: two fingers, stop as it seats");
     }
 }
