@@ -47,6 +47,7 @@ public record BentCorner(
     private static final double CREEPS_MM_PER_S = 0.001;
 
     private static final double LEFT_OPEN_MM = 0.05;
+    private static final double CLAMP_WIDE_MM = 15;
 
     /** Where nobody measured how far it reaches; a shorter bend pulls harder, and such are rare. */
     static final double USUAL_BENT_MM = 60;
@@ -102,11 +103,15 @@ public record BentCorner(
                 + switch (verdict) {
                     case TAPE_HOLDS -> "tape holds it for good";
                     case CLAMP ->
-                        "tape alone creeps open; a thicker, softer tape, or " + clamps + " clamps, one every {mm:"
-                                + Math.floor(everyMm) + "}, until it has set";
-                    case STRAIGHTEN ->
-                        "no tape holds it: straighten it, battery out; else a bead and " + clamps
-                                + " clamps, one every {mm:" + Math.floor(everyMm) + "}";
+                        "tape alone creeps open; a thicker, softer tape, or " + clamped() + ", until it has set";
+                    case STRAIGHTEN -> "no tape holds it: straighten it, battery out; else a bead and " + clamped();
                 };
+    }
+
+    /** Nobody gets clamps closer together than they are wide. */
+    private String clamped() {
+        return everyMm < CLAMP_WIDE_MM
+                ? "clamps side by side all along it"
+                : clamps + " clamps, one every {mm:" + Math.floor(everyMm) + "}";
     }
 }

@@ -57,7 +57,8 @@ class SealStationTest {
         bent.append(new BendMarked(Landmark.TOP_RIGHT, 2, 60.0));
         assertThat(bent.step("seal.straight").open()).isTrue();
         assertThat(bent.step("seal.straight").hint())
-                .contains("no tape holds it: straighten it, battery out; else a bead and 8 clamps")
+                .contains(
+                        "no tape holds it: straighten it, battery out; else a bead and clamps side by side all along it")
                 .contains("tape holds it for good")
                 .endsWith("never bend it with the battery in");
     }
