@@ -616,10 +616,22 @@ final class Browser implements AutoCloseable {
 
     /** Heat begins as the plan has it: all of it on a source, or with air where another journey has that source. */
     void beginToWarm() {
+        String step = nextStep();
         goOn();
         await(
                 "the clock of what is warmed",
-                "['Soaking on', 'Warming a stretch'].some(text => document.body.innerText.includes(text))");
+                "!!document.querySelector('footer [role=timer]') || (" + NEXT_STEP + " ?? args[0]) !== args[0]",
+                step);
+        awaitAnswers();
+    }
+
+    /** Air stays on while it is cut, where the way round took air; solvent waits for it to be off. */
+    Browser airOff() {
+        if (text().contains("Done with the air?")) {
+            click("Done with the air?");
+            click("Air off");
+        }
+        return this;
     }
 
     void awaitNoText(String text) {

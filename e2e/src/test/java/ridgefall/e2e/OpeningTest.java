@@ -85,6 +85,7 @@ class OpeningTest {
         bench.awaitText("Before sealing:");
         bench.tap("c");
         bench.awaitText("New crack, ");
+        bench.airOff();
         bench.click("Sticks though warm? Solvent along the edge");
         bench.click("Laid, 3 min");
         // The bar above knows of the clock before the job's own screen does.
