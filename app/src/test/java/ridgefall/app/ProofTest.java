@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -30,6 +32,14 @@ class ProofTest {
     void atTheReader() {
         job = ansa.openJob("pellow-dial-41");
         lies("(@101)");
+    }
+
+    /** Whoever skips past a payment chip elsewhere is not held by a bare pad. */
+    @AfterEach
+    void cardOnThePad() {
+        lies("(@101)");
+        await().atMost(ROUNDS)
+                .until(() -> ansa.get("/api/instruments").raw().body().contains("card answers"));
     }
 
     /** Something lies on the first pad, nothing on the second. */
@@ -89,6 +99,43 @@ class ProofTest {
         assertThat(proof().get("says").asString()).isEqualTo("Payment reader (stand-in): nothing answers");
         assertThat(prove().status()).isEqualTo(201);
         assertThat(answer()).isEqualTo("Payment reader (stand-in): nothing answers");
+    }
+
+    @Test
+    void aHandThatSaysItWorksIsHeldWhereTheReaderSeesNothing() {
+        ansa.skipTo(job, "open.pay");
+        lies("(@102)");
+        await().atMost(ROUNDS).until(() -> "false".equals(proof().get("answers").asString("")));
+        Client.Answer refused = works(null);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.raw().body()).contains("Payment reader (stand-in): nothing answers");
+        assertThat(works("the till at the front desk").status()).isEqualTo(200);
+        assertThat(answer()).isEqualTo("Works, the till at the front desk");
+    }
+
+    @Test
+    void aHandThatSaysItWorksTakesTheReadersWordsForItAndSentTwiceCountsOnce() {
+        ansa.skipTo(job, "open.pay");
+        await().atMost(ROUNDS).until(() -> "true".equals(proof().get("answers").asString("")));
+        Map<String, Object> command = worksCommand(null);
+        assertThat(ansa.post("/api/jobs/" + job + "/facts", command).status()).isEqualTo(200);
+        assertThat(answer()).isEqualTo("Works, Payment reader (stand-in): card answers");
+        lies("(@102)");
+        assertThat(ansa.post("/api/jobs/" + job + "/facts", command).status()).isEqualTo(200);
+    }
+
+    private Client.Answer works(String where) {
+        return ansa.post("/api/jobs/" + job + "/facts", worksCommand(where));
+    }
+
+    private Map<String, Object> worksCommand(String where) {
+        Map<String, Object> fact =
+                new HashMap<>(Map.of("type", "FunctionTested", "functionId", "pay", "phase", "OPEN", "answer", "PASS"));
+        fact.put("reason", where);
+        return Map.of(
+                "commandId", UUID.randomUUID(),
+                "expectedSeq", ansa.get("/api/jobs/" + job).json().get("seq").asLong(),
+                "fact", fact);
     }
 
     @Test

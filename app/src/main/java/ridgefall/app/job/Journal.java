@@ -9,6 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -52,6 +53,7 @@ public class Journal {
     private final Jobs jobs;
     private final JobRow jobRow;
     private final List<Projector> projectors;
+    private final List<Witness> witnesses;
     private final Plans plans;
     private final Clock clock;
     private final TransactionTemplate transactions;
@@ -64,6 +66,7 @@ public class Journal {
             Jobs jobs,
             JobRow jobRow,
             List<Projector> projectors,
+            List<Witness> witnesses,
             Plans plans,
             Clock clock,
             TransactionTemplate transactions,
@@ -74,6 +77,7 @@ public class Journal {
         this.jobs = jobs;
         this.jobRow = jobRow;
         this.projectors = projectors;
+        this.witnesses = witnesses;
         this.plans = plans;
         this.clock = clock;
         this.transactions = transactions;
@@ -184,11 +188,14 @@ public class Journal {
         }
         Entry latest = here.journal().get(here.journal().size() - 1);
         Instant happenedAt = happenedAt(command.tappedAt(), latest.happenedAt());
-        List<Hold> holds = here.at(happenedAt).holds(command.fact());
+        List<Hold> holds = Stream.concat(
+                        here.at(happenedAt).holds(command.fact()).stream(),
+                        witnesses.stream().flatMap(witness -> witness.against(here, command.fact()).stream()))
+                .toList();
         if (!holds.isEmpty()) {
             return new Outcome.Held(command.fact(), holds);
         }
-        Fact fact = here.at(happenedAt).reckoned(command.fact());
+        Fact fact = heard(here, here.at(happenedAt).reckoned(command.fact()));
         Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), fact);
         Course there = here.with(entry);
         Stored stored = facts.write(fact);
@@ -206,6 +213,14 @@ public class Journal {
         jobs.grown(jobId, here, there);
         events.publishEvent(new Changed(jobId, entry.seq()));
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
+    }
+
+    private Fact heard(Course here, Fact fact) {
+        Fact told = fact;
+        for (Witness witness : witnesses) {
+            told = witness.heard(here, told);
+        }
+        return told;
     }
 
     /** Row and fact in one statement; it changes nothing where somebody was faster. */
@@ -313,6 +328,8 @@ public class Journal {
                     new IntakeFact.JobOpened(g.profileId(), r.profileVersion(), g.variantId(), g.owner(), g.fault()));
         } else if (recorded instanceof PartsFact.PartReserved r && given instanceof PartsFact.PartReserved g) {
             return r.stockId().equals(g.stockId());
+        } else if (recorded instanceof JobFact.FunctionTested r && given instanceof JobFact.FunctionTested g) {
+            return r.functionId().equals(g.functionId()) && r.phase() == g.phase() && r.answer() == g.answer();
         } else if (recorded instanceof HeatFact.SoakEnded && given instanceof HeatFact.SoakEnded) {
             return true;
         }

@@ -26,8 +26,7 @@ import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Step;
-import ridgefall.core.profile.ProfileDocument.PairedPart;
-import ridgefall.core.profile.ProfileDocument.PairingMethod;
+import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -93,9 +92,9 @@ class ProofController {
     private static Optional<Due> due(Course course) {
         return course.next()
                 .map(Step::id)
-                .flatMap(id -> course.profile().pairedParts().stream()
-                        .filter(part -> part.method() == PairingMethod.MOVE_BOARD)
-                        .map(PairedPart::functionId)
+                .flatMap(id -> course.profile().functions().stream()
+                        .map(Function::id)
+                        .filter(course.profile()::provenAtReader)
                         .flatMap(function -> Stream.of(Phase.values()).map(phase -> new Due(function, phase)))
                         .filter(due -> Checks.functionStepId(due.phase(), due.functionId())
                                 .equals(id))

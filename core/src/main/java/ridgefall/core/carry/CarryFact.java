@@ -6,6 +6,7 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.Allowed;
@@ -89,6 +90,12 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
         @Override
         public Optional<String> ownersField() {
             return Optional.of("signedBy");
+        }
+
+        /** The owner signs at the desk. */
+        @Override
+        public Role by() {
+            return Role.DESK;
         }
 
         @Override

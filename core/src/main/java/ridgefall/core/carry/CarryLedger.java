@@ -112,7 +112,7 @@ public record CarryLedger(List<Row> rows, String oldFront) {
         return profile.functions().stream()
                 .filter(function -> function.id().equals(functionId))
                 .findFirst()
-                .map(function -> tried(function, again(profile, state)))
+                .map(function -> tried(function, DecideState.of(state).onceMore(profile)))
                 .orElse(null);
     }
 
@@ -121,15 +121,6 @@ public record CarryLedger(List<Row> rows, String oldFront) {
                 + (function.testableWhen().contains(Seating.OPEN)
                         ? ": tried while the front is open"
                         : ": only once it is closed; to mend it then the front comes off again" + again);
-    }
-
-    /** What that costs: the agreed repair once more. */
-    private static String again(DeviceProfile profile, JobState state) {
-        return DecideState.of(state)
-                .repair()
-                .map(agreed -> profile.repair(agreed.repairId()))
-                .map(repair -> ", about " + (repair.activeMinutes() + repair.waitingMinutes()) + " min")
-                .orElse("");
     }
 
     private static Standing standing(String id, JobState state, boolean inHand, boolean brought) {

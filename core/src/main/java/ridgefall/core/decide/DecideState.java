@@ -20,6 +20,13 @@ public record DecideState(Optional<RepairAgreed> repair, Optional<NotWorthIt> no
         return job.of(DecideFact.FAMILY);
     }
 
+    /** What it costs to mend once it is closed: the agreed repair once more. Empty where none is agreed. */
+    public String onceMore(DeviceProfile profile) {
+        return repair.map(agreed -> profile.repair(agreed.repairId()))
+                .map(what -> ", about " + (what.activeMinutes() + what.waitingMinutes()) + " min")
+                .orElse("");
+    }
+
     /** Whether the panel is kept and new glass is joined to it here, before anything is sealed. */
     public boolean joinsGlass(DeviceProfile profile) {
         return !profile.document().opticalBonds().isEmpty()

@@ -57,7 +57,7 @@ public final class IntakeStation implements StationRoom {
         steps.add(promised(state));
         steps.add(more(profile, state));
         for (Function function : profile.functions()) {
-            steps.add(Checks.function(state, function, Phase.BEFORE));
+            steps.add(Checks.function(profile, state, function, Phase.BEFORE));
         }
         return steps;
     }

@@ -8,6 +8,7 @@ import java.util.Set;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument;
 import ridgefall.core.units.NotAllowed;
 
@@ -43,7 +44,18 @@ public final class Checks {
     }
 
     /** A function of the device's list in one phase. */
-    public static Step function(JobState state, ProfileDocument.Function function, Phase phase) {
+    public static Step function(DeviceProfile profile, JobState state, ProfileDocument.Function function, Phase phase) {
+        Step step = function(state, function, phase);
+        // The bench's reader may be the one that is broken.
+        return profile.provenAtReader(function.id()) && phase != Phase.BEFORE
+                ? step.alsoChoosing(Step.other(
+                        "At another",
+                        new FunctionTested(function.id(), phase, Answer.PASS, "?"),
+                        Ask.reason("Works at which reader?")))
+                : step;
+    }
+
+    private static Step function(JobState state, ProfileDocument.Function function, Phase phase) {
         Step step = Step.open(
                 functionStepId(phase, function.id()),
                 phase.station(),

@@ -169,6 +169,20 @@ public record Step(
         return new Step(id, station, title, hint, answer, problem, optional, List.of(others), waitsFor, lead);
     }
 
+    public Step alsoChoosing(Choice last) {
+        return new Step(
+                id,
+                station,
+                title,
+                hint,
+                answer,
+                problem,
+                optional,
+                Stream.concat(choices.stream(), Stream.of(last)).toList(),
+                waitsFor,
+                lead);
+    }
+
     public Step hinted(String other) {
         return new Step(id, station, title, other, answer, problem, optional, choices, waitsFor, lead);
     }

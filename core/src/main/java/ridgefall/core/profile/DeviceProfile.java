@@ -17,6 +17,7 @@ import ridgefall.core.profile.ProfileDocument.Feature;
 import ridgefall.core.profile.ProfileDocument.Holding;
 import ridgefall.core.profile.ProfileDocument.Layers;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
+import ridgefall.core.profile.ProfileDocument.PairingMethod;
 import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.profile.ProfileDocument.Variant;
@@ -215,6 +216,12 @@ public record DeviceProfile(
 
     public List<PairedPart> pairedParts() {
         return document.pairedParts();
+    }
+
+    /** Whether a function hangs on a board that moves: a reader proves it, not a hand. */
+    public boolean provenAtReader(String functionId) {
+        return pairedParts().stream()
+                .anyMatch(part -> part.method() == PairingMethod.MOVE_BOARD && functionId.equals(part.functionId()));
     }
 
     public List<Cover> covers() {

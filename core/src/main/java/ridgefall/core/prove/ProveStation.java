@@ -2,6 +2,9 @@ package ridgefall.core.prove;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
@@ -26,6 +29,7 @@ import ridgefall.core.parts.PartsState;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
@@ -91,9 +95,21 @@ public final class ProveStation implements StationRoom {
     private static List<Step> proofs(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         for (Function function : profile.functions()) {
-            steps.add(Checks.function(state, function, Phase.AFTER).leadingOn(reopen(), DecideStation.goesBack(state)));
+            Step step = Checks.function(profile, state, function, Phase.AFTER)
+                    .leadingOn(reopen(), DecideStation.goesBack(state));
+            steps.add(
+                    function.testableWhen().contains(Seating.OPEN)
+                            ? step
+                            : step.hinted(Stream.of(step.hint(), onlyClosed(profile, state))
+                                    .filter(Objects::nonNull)
+                                    .collect(Collectors.joining("; "))));
         }
         return steps;
+    }
+
+    private static String onlyClosed(DeviceProfile profile, JobState state) {
+        return "could not be tried open: to mend it the front comes off again"
+                + DecideState.of(state).onceMore(profile);
     }
 
     /** A front that was sealed comes up once more. */
@@ -137,7 +153,7 @@ public final class ProveStation implements StationRoom {
                     "loose splinters under film; say that neither dust nor water is kept out",
                     "Closed"));
             for (Function function : profile.functions()) {
-                Step step = Checks.function(state, function, Phase.AFTER);
+                Step step = Checks.function(profile, state, function, Phase.AFTER);
                 // It goes back as it is: what fails is said, and holds nobody.
                 steps.add(step.problem() ? step.answered("Fails") : step);
             }

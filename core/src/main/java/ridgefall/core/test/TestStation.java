@@ -55,7 +55,7 @@ public final class TestStation implements StationRoom {
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(wayBack(profile, state));
         for (Function function : openFunctions(profile)) {
-            Step step = Checks.function(state, function, Phase.OPEN);
+            Step step = Checks.function(profile, state, function, Phase.OPEN);
             nextCheck(profile, state, function, step).ifPresent(steps::add);
             steps.add(fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step);
         }

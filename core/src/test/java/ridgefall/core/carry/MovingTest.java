@@ -15,6 +15,7 @@ import ridgefall.core.carry.CarryLedger.Standing;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.LooseFront.Way;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.profile.Brings;
@@ -120,6 +121,9 @@ class MovingTest {
                 .contains("Owner gives it up");
         assertThatThrownBy(() -> watch.holds(new CarryOverDeclined("payment-board", " ")))
                 .hasMessageContaining("signedBy");
+        assertThat(Role.DESK.mayRecord(new CarryOverDeclined("payment-board", "Hut at Nine Tarns")))
+                .as("signed at the desk")
+                .isTrue();
         watch.append(new CarryOverDeclined("payment-board", "Hut at Nine Tarns"));
         assertThat(watch.next().orElseThrow().id()).doesNotContain("payment");
         assertThat(watch.course().record().lost())

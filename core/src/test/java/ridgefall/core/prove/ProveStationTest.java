@@ -43,6 +43,13 @@ class ProveStationTest {
     }
 
     @Test
+    void whatCouldNotBeTriedOpenSaysWhatMendingItNowCosts() {
+        assertThat(sealed().step("after.light").hint())
+                .startsWith("At intake: works; could not be tried open: to mend it the front comes off again, about ");
+        assertThat(sealed().step("after.touch").hint()).isEqualTo("At intake: works");
+    }
+
+    @Test
     void theDeskTellsTheOwnerOnceItIsReadyAndNobodyMust() {
         Fact told = new OwnerTold("by phone");
         assertThat(new Journey().heldBy(told)).as("not before it is sealed").contains("seal.seal");
