@@ -788,6 +788,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/ledge": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["ledge"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/heat": {
     parameters: {
       query?: never;
@@ -1536,6 +1552,7 @@ export interface components {
       | components["schemas"]["CopiedElsewhere"]
       | components["schemas"]["CopyBegun"]
       | components["schemas"]["CopyFailed"]
+      | components["schemas"]["CornerSwept"]
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
       | components["schemas"]["CrackMarked"]
@@ -1550,11 +1567,14 @@ export interface components {
       | components["schemas"]["FrontSeen"]
       | components["schemas"]["FunctionAdded"]
       | components["schemas"]["FunctionTested"]
+      | components["schemas"]["GlueOff"]
       | components["schemas"]["HandedOver"]
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
       | components["schemas"]["JointMeasured"]
+      | components["schemas"]["LedgeDry"]
+      | components["schemas"]["LeftUnprimed"]
       | components["schemas"]["LetGoOn"]
       | components["schemas"]["LyingChanged"]
       | components["schemas"]["MarkRemoved"]
@@ -1573,6 +1593,8 @@ export interface components {
       | components["schemas"]["PickTried"]
       | components["schemas"]["PlugFreed"]
       | components["schemas"]["PowerSeen"]
+      | components["schemas"]["Primed"]
+      | components["schemas"]["PrimerDry"]
       | components["schemas"]["Promised"]
       | components["schemas"]["Reopened"]
       | components["schemas"]["RepairAgreed"]
@@ -1584,6 +1606,7 @@ export interface components {
       | components["schemas"]["ScrewsCounted"]
       | components["schemas"]["ScrewsMoved"]
       | components["schemas"]["Sealed"]
+      | components["schemas"]["SentBack"]
       | components["schemas"]["SettingChanged"]
       | components["schemas"]["SoakEnded"]
       | components["schemas"]["SoakStarted"]
@@ -1599,7 +1622,8 @@ export interface components {
       | components["schemas"]["Undone"]
       | components["schemas"]["UnlockedByOwner"]
       | components["schemas"]["WedgePulled"]
-      | components["schemas"]["WedgeSet"];
+      | components["schemas"]["WedgeSet"]
+      | components["schemas"]["Wiped"];
     NewFact: {
       /** Format: uuid */
       commandId: string;
@@ -2352,6 +2376,48 @@ export interface components {
     OwnerView: {
       name: string;
       contact: string | null;
+    };
+    KeepOffView: {
+      id: string;
+      words: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** Format: double */
+      inwardMm: number;
+      soft: boolean;
+    };
+    LedgeStretchView: {
+      id: string;
+      place: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      /** @enum {string} */
+      stage: "GLUE" | "BARE" | "WIPED" | "DRY" | "ACCEPTED";
+      stageWords: string;
+      solvent: string;
+      near: string[];
+      /** Format: date-time */
+      readyAt: string | null;
+      now: boolean;
+      choices: components["schemas"]["ChoiceView"][];
+    };
+    LedgeView: {
+      stretches: components["schemas"]["LedgeStretchView"][];
+      keepOffs: components["schemas"]["KeepOffView"][];
+      /** Format: double */
+      widthMm: number;
+      primer: components["schemas"]["PrimerView"] | null;
+    };
+    PrimerView: {
+      /** Format: date-time */
+      readyAt: string;
+      /** Format: date-time */
+      openUntil: string;
+      covered: boolean;
     };
     BondStretchView: {
       /** Format: double */
@@ -3474,6 +3540,15 @@ export interface components {
        */
       type: "CopyFailed";
     };
+    CornerSwept: {
+      /** @enum {string} */
+      corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CornerSwept";
+    };
     CoverRemoved: {
       coverId: string;
       /**
@@ -3613,6 +3688,14 @@ export interface components {
        */
       type: "FunctionTested";
     };
+    GlueOff: {
+      stretchIds: string[];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "GlueOff";
+    };
     HandedOver: {
       to: string;
       /**
@@ -3661,6 +3744,20 @@ export interface components {
        * @enum {string}
        */
       type: "JointMeasured";
+    };
+    LedgeDry: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LedgeDry";
+    };
+    LeftUnprimed: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LeftUnprimed";
     };
     LetGoOn: {
       reason: string;
@@ -3875,6 +3972,24 @@ export interface components {
        */
       type: "PowerSeen";
     };
+    Primed: {
+      /** Format: int32 */
+      seconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Primed";
+    };
+    PrimerDry: {
+      /** Format: int32 */
+      seconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PrimerDry";
+    };
     Promised: {
       /** Format: date */
       on: string;
@@ -3981,6 +4096,16 @@ export interface components {
        * @enum {string}
        */
       type: "Sealed";
+    };
+    SentBack: {
+      /** @enum {string} */
+      flaw: "GLUE" | "SHARD" | "UNEVEN" | "DULL";
+      stretchId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SentBack";
     };
     SettingChanged: {
       /** Format: double */
@@ -4145,6 +4270,18 @@ export interface components {
        * @enum {string}
        */
       type: "WedgeSet";
+    };
+    Wiped: {
+      /** Format: int32 */
+      seconds: number;
+      /** @enum {string} */
+      solvent: "ACETONE" | "ALCOHOL";
+      stretchIds: string[];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Wiped";
     };
   };
   responses: never;
@@ -5684,6 +5821,28 @@ export interface operations {
       };
     };
   };
+  ledge: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["LedgeView"];
+        };
+      };
+    };
+  };
   heat: {
     parameters: {
       query?: {
@@ -6510,6 +6669,9 @@ export const screwFitViewVerdictValues: ReadonlyArray<
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
+export const ledgeStretchViewStageValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LedgeStretchView"]["stage"]
+> = ["GLUE", "BARE", "WIPED", "DRY", "ACCEPTED"];
 export const candidateViewSweepValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CandidateView"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
@@ -6854,6 +7016,12 @@ export const copyFailedTroubleValues: ReadonlyArray<
 export const copyFailedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["type"]
 > = ["CopyFailed"];
+export const cornerSweptCornerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerSwept"]["corner"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const cornerSweptTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerSwept"]["type"]
+> = ["CornerSwept"];
 export const coverRemovedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CoverRemoved"]["type"]
 > = ["CoverRemoved"];
@@ -6914,6 +7082,9 @@ export const functionTestedPhaseValues: ReadonlyArray<
 export const functionTestedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FunctionTested"]["type"]
 > = ["FunctionTested"];
+export const glueOffTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["GlueOff"]["type"]
+> = ["GlueOff"];
 export const handedOverTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HandedOver"]["type"]
 > = ["HandedOver"];
@@ -6929,6 +7100,12 @@ export const jobOpenedTypeValues: ReadonlyArray<
 export const jointMeasuredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JointMeasured"]["type"]
 > = ["JointMeasured"];
+export const ledgeDryTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LedgeDry"]["type"]
+> = ["LedgeDry"];
+export const leftUnprimedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LeftUnprimed"]["type"]
+> = ["LeftUnprimed"];
 export const letGoOnTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LetGoOn"]["type"]
 > = ["LetGoOn"];
@@ -7041,6 +7218,11 @@ export const plugFreedTypeValues: ReadonlyArray<
 export const powerSeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PowerSeen"]["type"]
 > = ["PowerSeen"];
+export const primedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Primed"]["type"]> =
+  ["Primed"];
+export const primerDryTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PrimerDry"]["type"]
+> = ["PrimerDry"];
 export const promisedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Promised"]["type"]
 > = ["Promised"];
@@ -7085,6 +7267,12 @@ export const screwsMovedWhereValues: ReadonlyArray<
 > = ["OUT", "RENEWED", "BACK", "ANOTHER", "ABSENT", "STUCK", "LOST", "EMPTY"];
 export const sealedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sealed"]["type"]> =
   ["Sealed"];
+export const sentBackFlawValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SentBack"]["flaw"]
+> = ["GLUE", "SHARD", "UNEVEN", "DULL"];
+export const sentBackTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SentBack"]["type"]
+> = ["SentBack"];
 export const settingChangedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SettingChanged"]["type"]
 > = ["SettingChanged"];
@@ -7153,3 +7341,9 @@ export const wedgePulledTypeValues: ReadonlyArray<
 export const wedgeSetTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["WedgeSet"]["type"]
 > = ["WedgeSet"];
+export const wipedSolventValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Wiped"]["solvent"]
+> = ["ACETONE", "ALCOHOL"];
+export const wipedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Wiped"]["type"]> = [
+  "Wiped",
+];

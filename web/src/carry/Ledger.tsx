@@ -260,7 +260,13 @@ function Board({
                 strokeWidth={2.5}
                 strokeDasharray={standing(joint, stepId) === "OPEN" ? "6 4" : undefined}
               />
-              <text y={7} textAnchor="middle" fontSize={20} fontWeight={700} fill="var(--ink)">
+              <text
+                y={7}
+                textAnchor="middle"
+                fontSize={20}
+                fontWeight={700}
+                fill={standing(joint, stepId) === "NOW" ? "var(--on-lamp)" : "var(--ink)"}
+              >
                 {i + 1}
               </text>
               <text x={23} y={joint.ohm === null ? 6 : -2} fontSize={19} fill="var(--ink)">

@@ -5,6 +5,7 @@ import { ProblemError } from "@/api/client";
 import { BondPanel } from "@/bond/BondPanel";
 import { ProposeCorrection } from "@/book/ProposeCorrection";
 import { CarryPanel } from "@/carry/CarryPanel";
+import { CleanPanel } from "@/clean/CleanPanel";
 import { DecidePanel } from "@/decide/DecidePanel";
 import { EdgePanel } from "@/edge/EdgePanel";
 import type { View } from "@/edge/useEdge";
@@ -308,6 +309,8 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
       return <StripPanel {...panel} />;
     case "CARRY":
       return <CarryPanel {...panel} />;
+    case "CLEAN":
+      return panel.job.bonded ? <CleanPanel {...panel} /> : <EdgePanel {...panel} />;
     case "BOND":
       return <BondPanel {...panel} />;
     case "TEST":

@@ -80,6 +80,7 @@ public class ApiDescription {
             new String[] {"LedgerRowView", "soldering"},
             new String[] {"MovingView", "centre"},
             new String[] {"MovingView", "on"},
+            new String[] {"LedgeView", "primer"},
             new String[] {"CopyView", "running"},
             new String[] {"CopyView", "read"},
             new String[] {"CopyView", "written"});

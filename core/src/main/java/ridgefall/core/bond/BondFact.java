@@ -1,11 +1,13 @@
 package ridgefall.core.bond;
 
 import java.util.Optional;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Timer;
 import ridgefall.core.material.TapeSchool;
 import ridgefall.core.units.Allowed;
 
@@ -50,6 +52,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
         @Override
         public BondState after(BondState before, Entry entry) {
             return before.laid(stripId);
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(Checks.OPEN_TIME);
         }
 
         @Override

@@ -1,13 +1,15 @@
 package ridgefall.core.bond;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import ridgefall.core.bond.StripPlan.Strip;
-import ridgefall.core.clean.CleanStation;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -22,16 +24,25 @@ import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.AdhesiveKind;
+import ridgefall.core.units.NotAllowed;
 
 public final class BondStation implements StationRoom {
     /** New glass is joined to the panel that was kept. */
     public static final String OPTICAL = "bond.optical";
 
     private final Function<DeviceProfile, List<StripPlan>> plans;
+    private final StationRoom clean;
+    private final Instant now;
 
-    /** @param plans ways of laying strips on a device, the best first; none where no tape fits its ledge */
-    public BondStation(Function<DeviceProfile, List<StripPlan>> plans) {
+    /**
+     * @param plans ways of laying strips on a device, the best first; none where no tape fits its ledge
+     * @param clean what must be done before adhesive lies on the frame
+     * @param now syringes have their date
+     */
+    public BondStation(Function<DeviceProfile, List<StripPlan>> plans, StationRoom clean, Instant now) {
         this.plans = plans;
+        this.clean = clean;
+        this.now = now;
     }
 
     @Override
@@ -43,7 +54,12 @@ public final class BondStation implements StationRoom {
     public List<Step> steps(DeviceProfile profile, JobState state) {
         Optional<Step> ready = readyMade(profile, state);
         if (ready.isPresent()) {
-            return List.of(ready.get());
+            return joins(profile, state)
+                    ? Stream.concat(
+                                    GlassJoin.steps(profile, state).stream(),
+                                    Stream.of(ready.get().leadingOn(GlassJoin.offAgain("Split off again"))))
+                            .toList()
+                    : List.of(ready.get());
         }
         List<StripPlan> plans = this.plans.apply(profile);
         Choice[] schools = plans.stream()
@@ -65,6 +81,12 @@ public final class BondStation implements StationRoom {
                 .map(strip -> lay(profile, strip, state))
                 .forEach(steps::add);
         return steps;
+    }
+
+    private static boolean joins(DeviceProfile profile, JobState state) {
+        return profile.bonded()
+                && !PartsState.of(state).brought(Brings.TAPE)
+                && DecideState.of(state).joinsGlass(profile);
     }
 
     /** What holds the new front where no strips are cut; empty where they are. */
@@ -151,7 +173,21 @@ public final class BondStation implements StationRoom {
             Checks.known(
                     "checkId",
                     f.checkId(),
-                    readyMade(profile, state).stream().map(Step::id).toList());
+                    Stream.concat(
+                                    readyMade(profile, state).stream().map(Step::id),
+                                    joins(profile, state)
+                                            ? GlassJoin.CHECKS.stream().sorted()
+                                            : Stream.empty())
+                            .toList());
+            if (f.checkId().equals(OPTICAL) && f.answer() == Answer.PASS) {
+                holds.addAll(GlassJoin.unjoined(profile, state));
+            }
+        } else if (fact instanceof JoinFact f) {
+            if (!joins(profile, state)) {
+                throw new NotAllowed(
+                        "type", f.getClass().getSimpleName(), "a fact for a job that joins glass to a panel");
+            }
+            holds.addAll(GlassJoin.holds(f, profile, state, now));
         } else if (fact instanceof BondFact.StripLaid f) {
             if (BondState.of(state).school().isEmpty()) {
                 holds.add(Hold.firm("bond.school", Station.BOND, "No way of ending the strips is chosen"));
@@ -165,7 +201,9 @@ public final class BondStation implements StationRoom {
                             .flatMap(plan -> plan.strips().stream())
                             .map(Strip::id)
                             .toList());
-            holds.addAll(Checks.openSteps(new CleanStation().steps(profile, state)));
+        }
+        if (Checks.laidOnFrame(fact)) {
+            holds.addAll(Checks.openSteps(clean.steps(profile, state)));
         }
         return holds;
     }

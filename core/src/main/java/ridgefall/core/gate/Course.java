@@ -13,9 +13,12 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.bond.BondFact;
 import ridgefall.core.bond.BondStation;
+import ridgefall.core.bond.GlassJoin;
+import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
+import ridgefall.core.clean.CleanFact;
 import ridgefall.core.clean.CleanStation;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
@@ -99,7 +102,9 @@ public final class Course {
             SeparateFact.FAMILY,
             StripFact.FAMILY,
             CarryFact.FAMILY,
+            CleanFact.FAMILY,
             BondFact.FAMILY,
+            JoinFact.FAMILY,
             TestFact.FAMILY,
             SealFact.FAMILY,
             ProveFact.FAMILY);
@@ -112,6 +117,10 @@ public final class Course {
             SeparateFact.CREEPING,
             CarryStation.SPLIT_WARMING,
             CleanStation.DRYING,
+            CleanStation.PRIMER_DRYING,
+            CleanStation.PRIMER_OPEN,
+            GlassJoin.SPREADING,
+            GlassJoin.LAMP,
             SealStation.PRESSING);
 
     /** As the book has it: what is computed depends on nothing that was added on the spot. */
@@ -158,9 +167,9 @@ public final class Course {
                         .findFirst(),
                 now);
         CarryStation carry = new CarryStation();
-        CleanStation clean = new CleanStation();
+        CleanStation clean = new CleanStation(now);
         TestStation test = new TestStation();
-        this.bond = new BondStation(planning::strips);
+        this.bond = new BondStation(planning::strips, clean, now);
         this.seal = new SealStation(List.of(carry, clean, bond, test), test);
         this.rooms = List.of(
                 new IntakeStation(),

@@ -24,7 +24,24 @@ public final class Checks {
     /** Whether the front hangs on its plugs with the battery back in circuit: several rooms ask after it. */
     public static final String PLUGGED_IN = "test.plugged";
 
+    /** Checks that say of adhesive that it lies on the frame. */
+    static final Set<String> LAID_ON_FRAME = Set.of("bond.ring", "bond.bead", "bond.optical");
+
+    /** The clock of how long a primer may still be taped; what meets the ledge stops it. */
+    public static final String OPEN_TIME = "PRIMER_OPEN";
+
     private Checks() {}
+
+    /** Whether a fact says of adhesive that it lies on the frame. */
+    public static boolean laidOnFrame(Fact fact) {
+        return meetsLedge(fact) && fact.station().filter(Station.BOND::equals).isPresent();
+    }
+
+    /** The same of whatever meets the ledge: tape that came on the front does when it is sealed. */
+    public static boolean meetsLedge(Fact fact) {
+        return fact.timers().stops().contains(OPEN_TIME)
+                && fact.station().filter(at -> at != Station.CLEAN).isPresent();
+    }
 
     /** A check of a station that is passed or not; {@code done} is the label of the good answer. */
     public static Step check(JobState state, String checkId, String title, String hint, String done) {
@@ -49,7 +66,7 @@ public final class Checks {
         // The bench's reader may be the one that is broken.
         return profile.provenAtReader(function.id()) && phase != Phase.BEFORE
                 ? step.alsoChoosing(Step.other(
-                        "At another",
+                        "Another reader",
                         new FunctionTested(function.id(), phase, Answer.PASS, "?"),
                         Ask.reason("Works at which reader?")))
                 : step;

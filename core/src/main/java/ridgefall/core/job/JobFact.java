@@ -52,6 +52,13 @@ public sealed interface JobFact extends Fact.Of<Map<String, Given>> {
         }
 
         @Override
+        public Timer.Change timers() {
+            return answer == Answer.PASS && Checks.LAID_ON_FRAME.contains(checkId)
+                    ? Timer.Change.stop(Checks.OPEN_TIME)
+                    : Timer.Change.NONE;
+        }
+
+        @Override
         public Map<String, Given> after(Map<String, Given> before, Entry entry) {
             return Fold.plus(before, checkId, new Given(answer, reason, entry.happenedAt(), entry.who(), false));
         }

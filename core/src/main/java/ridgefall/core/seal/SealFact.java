@@ -1,11 +1,13 @@
 package ridgefall.core.seal;
 
 import java.util.Optional;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Timer;
 import ridgefall.core.profile.ProfileDocument.Cover;
 import ridgefall.core.units.Allowed;
 
@@ -45,6 +47,11 @@ public sealed interface SealFact extends Fact.Of<SealState> {
         @Override
         public SealState after(SealState before, Entry entry) {
             return before.sealed(entry.happenedAt());
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(Checks.OPEN_TIME);
         }
 
         @Override

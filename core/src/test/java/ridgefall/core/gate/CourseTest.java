@@ -452,7 +452,8 @@ class CourseTest {
         journey.append(new BondFact.StripsChosen(TapeSchool.BUTT));
         assertThat(journey.holds(new BondFact.StripLaid("top-1")))
                 .extracting(Hold::id)
-                .containsExactly("clean.bare");
+                .as("nobody said where: all of it once more")
+                .containsExactly("clean.bare", "clean.wiped", "clean.drying", "clean.flat");
     }
 
     @Test

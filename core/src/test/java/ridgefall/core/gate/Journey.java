@@ -2,6 +2,7 @@ package ridgefall.core.gate;
 
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -9,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import ridgefall.core.bond.BenchTape;
+import ridgefall.core.bond.GlassJoin;
+import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
@@ -153,7 +156,12 @@ public final class Journey {
                         .map(soak -> (long) soak.seconds())
                         .orElse(0L)
                 : 0;
-        Instant at = after.plusSeconds(Math.max(20, warming));
+        long shining = fact instanceof JoinFact.LampOff
+                ? state().timer(GlassJoin.LAMP)
+                        .map(lamp -> (long) lamp.seconds())
+                        .orElse(0L)
+                : 0;
+        Instant at = after.plusSeconds(Math.max(20, Math.max(warming, shining)));
         journal.add(new Entry(seq, at, "Ansa Orrick", Role.TECHNICIAN, fact));
         return this;
     }
@@ -251,6 +259,8 @@ public final class Journey {
             return new StripFact.ScrewsCounted(f.direction(), 14);
         } else if (fact instanceof PartsFact.PartOrdered f) {
             return new PartsFact.PartOrdered(f.stepId(), "Fellside", null, null, null);
+        } else if (fact instanceof JoinFact.LiquidLaid f) {
+            return new JoinFact.LiquidLaid(f.dots(), f.seconds(), LocalDate.of(2026, 9, 30));
         } else if (fact instanceof ProveFact.HandedOver) {
             return new ProveFact.HandedOver("Hut at Nine Tarns");
         }

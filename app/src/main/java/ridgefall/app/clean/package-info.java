@@ -1,0 +1,2 @@
+/** Station 8 over HTTP: the ledge, stretch by stretch. */
+package ridgefall.app.clean;

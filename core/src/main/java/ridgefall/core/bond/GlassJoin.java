@@ -1,0 +1,179 @@
+package ridgefall.core.bond;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import ridgefall.core.bond.OpticalLiquid.Lit;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.Hold;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
+import ridgefall.core.job.Step.Choice;
+import ridgefall.core.job.TimerKind;
+import ridgefall.core.profile.DeviceProfile;
+
+/** New glass on the panel that was kept: liquid, spread, aligned while wet, hard through the face, then under the ink. */
+public final class GlassJoin {
+    public static final TimerKind SPREADING = new TimerKind("SPREADING", "Optical liquid spreads");
+    public static final TimerKind LAMP = new TimerKind("LAMP", "Lamp on");
+
+    private static final String LIQUID = "bond.liquid";
+    private static final String ALIGNED = "bond.aligned";
+    private static final String SQUEEZED = "bond.squeeze-out";
+
+    /** What is answered anew once the glass came off again. */
+    static final Set<String> AGAIN = Set.of(ALIGNED, SQUEEZED, BondStation.OPTICAL);
+
+    static final Set<String> CHECKS = Set.of(ALIGNED, SQUEEZED);
+
+    private static final int DOTS = 9;
+
+    private GlassJoin() {}
+
+    /** What comes before the last look; nothing where somebody said before this was told step by step that it is joined. */
+    static List<Step> steps(DeviceProfile profile, JobState state) {
+        Joining joining = Joining.of(state);
+        if (joining.equals(Joining.NOTHING) && state.passed(BondStation.OPTICAL)) {
+            return List.of();
+        }
+        OpticalLiquid liquid = OpticalLiquid.of(profile);
+        List<Step> steps = new ArrayList<>();
+        steps.add(lamp(joining));
+        steps.add(laid(liquid, joining));
+        steps.add(spread(joining, state));
+        steps.add(Checks.check(
+                state,
+                ALIGNED,
+                "Glass aligned while it is wet",
+                "even border all round; taped where it lies",
+                "Aligned"));
+        steps.add(lit(Lit.FACE, liquid, joining, state));
+        steps.add(Checks.check(
+                state,
+                SQUEEZED,
+                "Squeeze-out wiped off",
+                "before the sides harden: alcohol on a cloth, nothing runs to the plugs",
+                "Wiped"));
+        steps.add(lit(Lit.SIDES, liquid, joining, state));
+        return steps;
+    }
+
+    private static Step lamp(Joining joining) {
+        Step step = Step.open(
+                "bond.lamp",
+                Station.BOND,
+                "Lamp measured where the glass lies",
+                "UV: shield eyes and skin; as far away as it stands later, lamps fade with age",
+                Step.go(
+                        "It reads",
+                        new JoinFact.LampRead(50),
+                        new Ask("mwPerCm2", "Radiometer", Ask.Kind.NUMBER, "mW/cm²", null)));
+        return joining.lampMwPerCm2()
+                .map(read -> step.answered(read + " mW/cm²"))
+                .orElse(step);
+    }
+
+    private static Step laid(OpticalLiquid liquid, Joining joining) {
+        Step step = Step.open(
+                LIQUID,
+                Station.BOND,
+                "Optical liquid, " + milliliters(liquid) + " ml: " + liquid.drops() + " drops",
+                "no bubble in the needle; dots in the middle, one corner of the glass first, then let it sink by itself",
+                dots(liquid, 1, "One dot laid"),
+                dots(liquid, DOTS, "Nine dots laid"));
+        return joining.liquid()
+                .map(it -> step.answered(it.dots() == 1 ? "one dot" : it.dots() + " dots"))
+                .orElse(step);
+    }
+
+    static String milliliters(OpticalLiquid liquid) {
+        return String.format(Locale.ROOT, "%.2f", liquid.ml());
+    }
+
+    private static Choice dots(OpticalLiquid liquid, int dots, String label) {
+        int seconds = (int) Math.max(5, Math.ceil(liquid.spreadSeconds(dots)));
+        JoinFact.LiquidLaid fact = new JoinFact.LiquidLaid(dots, seconds, null);
+        Ask expires = new Ask("expires", "Printed on the syringe: use by", Ask.Kind.DATE, null, null);
+        return dots == 1 ? Step.go(label, fact, expires) : Step.other(label, fact, expires);
+    }
+
+    private static Step spread(Joining joining, JobState state) {
+        Step step = Step.open(
+                "bond.spread",
+                Station.BOND,
+                "It spreads to the corners",
+                "low light; a bubble goes out while it is wet or never",
+                Step.go("At every corner", new JoinFact.LiquidSpread()),
+                offAgain("Bubble or dust"));
+        return joining.liquid().filter(Joining.Liquid::spread).isPresent()
+                ? step.answered("at every corner")
+                : state.timer(SPREADING).map(timer -> step.waiting(timer.seq())).orElse(step);
+    }
+
+    static Choice offAgain(String label) {
+        return Step.fail(
+                label,
+                new JoinFact.LiquidLifted("?"),
+                Ask.reason("What is in it?", "a bubble at a corner", "dust", "it ran behind the panel"));
+    }
+
+    private static Step lit(Lit lit, OpticalLiquid liquid, Joining joining, JobState state) {
+        double given = liquid.share(lit) * joining.shoneJ(lit);
+        double missing = OpticalLiquid.DOSE_J_PER_CM2 - given;
+        String id = "bond.lit-" + lit.name().toLowerCase(Locale.ROOT);
+        String title = "Hardened, " + lit.words();
+        String hint = String.format(Locale.ROOT, "%.1f of %.0f J/cm² given; ", given, OpticalLiquid.DOSE_J_PER_CM2)
+                + (lit == Lit.FACE
+                        ? "eyes and skin shielded; nothing moves meanwhile"
+                        : "lamp flat from each side in turn; ink lets little by");
+        Optional<Joining.Lamp> on = joining.lamp().filter(it -> it.lit() == lit);
+        if (on.isPresent()) {
+            Step off = Step.open(id, Station.BOND, title, hint, Step.go("Lamp off", new JoinFact.LampOff()));
+            return state.timer(LAMP).map(timer -> off.waiting(timer.seq())).orElse(off);
+        }
+        if (missing < 0.01) {
+            return Step.open(id, Station.BOND, title, hint).answered(String.format(Locale.ROOT, "%.1f J/cm²", given));
+        }
+        double lamp = joining.lampMwPerCm2().orElse(50.0);
+        int seconds = (int) Math.max(5, Math.ceil(liquid.lampSeconds(lit, lamp, missing)));
+        return Step.open(
+                id,
+                Station.BOND,
+                title,
+                hint,
+                Step.go("Lamp on, {s:" + seconds + "}", new JoinFact.LampOn(lit, lamp, seconds)),
+                offAgain("Off again"));
+    }
+
+    static List<Hold> holds(JoinFact fact, DeviceProfile profile, JobState state, Instant now) {
+        Joining joining = Joining.of(state);
+        List<Hold> holds = new ArrayList<>();
+        if (fact instanceof JoinFact.LiquidLaid laid
+                && laid.expires() != null
+                && laid.expires().isBefore(now.atZone(ZoneOffset.UTC).toLocalDate())) {
+            holds.add(Hold.overridable(
+                    LIQUID, Station.BOND, "This liquid was to be used by " + laid.expires() + ": another syringe"));
+        } else if (fact instanceof JoinFact.LampOn
+                && joining.liquid().filter(Joining.Liquid::spread).isEmpty()) {
+            holds.add(Hold.firm("bond.spread", Station.BOND, "The liquid is not at every corner"));
+        } else if (fact instanceof JoinFact.LampOn && !state.passed(ALIGNED)) {
+            holds.add(Hold.firm(ALIGNED, Station.BOND, "The glass is not aligned, and hard it stays so"));
+        } else if (fact instanceof JoinFact.LampOff && joining.lamp().isEmpty()) {
+            holds.add(Hold.firm("bond.lit-face", Station.BOND, "No lamp is on"));
+        } else if (fact instanceof JoinFact.LiquidSpread && joining.liquid().isEmpty()) {
+            holds.add(Hold.firm(LIQUID, Station.BOND, "No liquid is laid"));
+        }
+        return holds;
+    }
+
+    /** What is missing before anybody says that it is clear and cured. */
+    static List<Hold> unjoined(DeviceProfile profile, JobState state) {
+        return Checks.openSteps(steps(profile, state));
+    }
+}

@@ -1,0 +1,173 @@
+package ridgefall.core.bond;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import ridgefall.core.bond.OpticalLiquid.Lit;
+import ridgefall.core.job.Entry;
+import ridgefall.core.job.Fact;
+import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Family;
+import ridgefall.core.job.Station;
+import ridgefall.core.job.Timer;
+import ridgefall.core.units.Allowed;
+
+/** New glass joined to the panel that was kept, with clear liquid and a lamp. */
+public sealed interface JoinFact extends Fact.Of<Joining> {
+    Family<Joining> FAMILY = new Family<>(JoinFact.class, Joining.NOTHING, Joining::hears);
+
+    @Override
+    default Family<Joining> family() {
+        return FAMILY;
+    }
+
+    @Override
+    default Optional<Station> station() {
+        return Optional.of(Station.BOND);
+    }
+
+    /** As a radiometer reads where the glass lies: a lamp fades, and at twice the distance gives a quarter. */
+    record LampRead(double mwPerCm2) implements JoinFact {
+        @Override
+        public void check() {
+            Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.lamp(mwPerCm2);
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Lamp where the glass lies: " + mwPerCm2 + " mW/cm²";
+        }
+    }
+
+    /**
+     * @param dots of equal size
+     * @param seconds until it is reckoned to reach the corners
+     * @param expires printed on the syringe
+     */
+    record LiquidLaid(int dots, int seconds, LocalDate expires) implements JoinFact {
+        @Override
+        public void check() {
+            Allowed.between("dots", dots, 1, 100, "dots");
+            Allowed.between("seconds", seconds, 5, 7200, "s");
+            Allowed.present("expires", expires);
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.laid(new Joining.Liquid(dots, entry.happenedAt(), false));
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.start(new Timer.Start(GlassJoin.SPREADING, seconds));
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Optical liquid laid in " + (dots == 1 ? "one dot" : dots + " dots") + ", to be used by " + expires;
+        }
+    }
+
+    /** It is at every corner. */
+    record LiquidSpread() implements JoinFact {
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.spread();
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(GlassJoin.SPREADING.id());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Optical liquid at every corner";
+        }
+    }
+
+    /** A bubble or dust: the glass comes off again, both are wiped, and it is laid anew. */
+    record LiquidLifted(String reason) implements JoinFact {
+        @Override
+        public void check() {
+            Allowed.text("reason", reason, 200);
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.lifted();
+        }
+
+        @Override
+        public boolean voids(String id) {
+            return GlassJoin.AGAIN.contains(id);
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(GlassJoin.SPREADING.id(), GlassJoin.LAMP.id());
+        }
+
+        @Override
+        public Page page() {
+            return Page.WENT_WRONG;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Glass off again" + FactWords.because(reason);
+        }
+    }
+
+    /** @param seconds that the lamp is set to */
+    record LampOn(Lit lit, double mwPerCm2, int seconds) implements JoinFact {
+        @Override
+        public void check() {
+            Allowed.present("lit", lit);
+            Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
+            Allowed.between("seconds", seconds, 5, 7200, "s");
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.on(new Joining.Lamp(lit, mwPerCm2, seconds, entry.happenedAt()));
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.start(new Timer.Start(GlassJoin.LAMP, seconds));
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Lamp on, " + lit.words() + ": {s:" + seconds + "} at " + mwPerCm2 + " mW/cm²";
+        }
+    }
+
+    /** What it gave until then counts; never longer than it was set to. */
+    record LampOff() implements JoinFact {
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.off(entry.happenedAt());
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(GlassJoin.LAMP.id());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Lamp off";
+        }
+    }
+}

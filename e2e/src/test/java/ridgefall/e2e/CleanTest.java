@@ -1,0 +1,57 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** The ledge gets clean stretch by stretch, and what a nail finds goes back by itself. */
+@ExtendWith(RunningProduct.class)
+class CleanTest {
+    @Test
+    void bladeAcetoneAlcoholClocksAndOneDullStretchThatGoesBack(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Dull hut", "cracked").skipTo("clean.bare");
+        bench.awaitText("0 of 13 stretches accepted");
+        bench.awaitText("Camera edge bare");
+        bench.tap("1");
+        bench.awaitText("Port edge bare");
+        bench.click("All round bare");
+        bench.awaitStep("clean.wiped");
+        bench.awaitText("Wiped with acetone");
+        assertThat(bench.text()).contains("of plastic, paint, lens or battery");
+        bench.goOn();
+        bench.awaitText("Wiped with alcohol");
+        bench.goOn();
+        bench.awaitText("until the last of it is reckoned dry");
+        bench.reload();
+        bench.awaitText("until the last of it is reckoned dry");
+        bench.tap("1");
+        bench.awaitStep("clean.flat");
+        bench.tapAt("svg[aria-label^='The edge unrolled']", 0.105, 0.35);
+        bench.awaitText("well of the light sensor, front camera");
+        bench.click("Dull, a film on it");
+        bench.awaitStep("clean.wiped");
+        bench.awaitText("1 of 13 stretches, lit above");
+        bench.skipTo("clean.flat");
+        bench.goOn();
+        bench.awaitStepAfter("clean.flat");
+        bench.station("Clean");
+        bench.awaitText("13 of 13 stretches accepted");
+    }
+
+    @Test
+    void primerOnAWatchHoldsTheRingUntilItIsDry(Visit visit) {
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takeIn("Pellow Dial 41", "Primed hut", "cracked")
+                .skipTo("clean.primer");
+        bench.awaitText("the ledge is only 1.1 mm wide");
+        bench.goOn();
+        bench.awaitText("Primer dries");
+        bench.station("Bond");
+        bench.click("Die-cut ring laid");
+        bench.click("Laid flat");
+        bench.awaitText("The primer is still wet");
+    }
+}
