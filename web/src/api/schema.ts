@@ -804,6 +804,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/join": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["join"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/heat": {
     parameters: {
       query?: never;
@@ -1573,9 +1589,15 @@ export interface components {
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
       | components["schemas"]["JointMeasured"]
+      | components["schemas"]["LampOff"]
+      | components["schemas"]["LampOn"]
+      | components["schemas"]["LampRead"]
       | components["schemas"]["LedgeDry"]
       | components["schemas"]["LeftUnprimed"]
       | components["schemas"]["LetGoOn"]
+      | components["schemas"]["LiquidLaid"]
+      | components["schemas"]["LiquidLifted"]
+      | components["schemas"]["LiquidSpread"]
       | components["schemas"]["LyingChanged"]
       | components["schemas"]["MarkRemoved"]
       | components["schemas"]["MishapPlaced"]
@@ -2419,6 +2441,47 @@ export interface components {
       openUntil: string;
       covered: boolean;
     };
+    JoinView: {
+      /** Format: double */
+      ml: number;
+      /** Format: int32 */
+      drops: number;
+      /** Format: double */
+      gapMm: number;
+      /** Format: double */
+      inkMm: number;
+      dots: components["schemas"]["OutlinePoint"][];
+      reach: components["schemas"]["ReachView"][];
+      /** Format: date-time */
+      laidAt: string | null;
+      spread: boolean;
+      /** Format: double */
+      lampMwPerCm2: number | null;
+      lit: components["schemas"]["LitView"][];
+    };
+    LitView: {
+      /** @enum {string} */
+      lit: "FACE" | "SIDES";
+      words: string;
+      /** Format: double */
+      givenJ: number;
+      /** Format: double */
+      neededJ: number;
+      /** Format: double */
+      share: number;
+    };
+    OutlinePoint: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    ReachView: {
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      mm: number;
+    };
     BondStretchView: {
       /** Format: double */
       fromMm: number;
@@ -2857,12 +2920,6 @@ export interface components {
       plans: components["schemas"]["PlanView"][];
       /** Format: double */
       dropLoadN: number;
-    };
-    OutlinePoint: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
     };
     PlanView: {
       /** @enum {string} */
@@ -3745,6 +3802,35 @@ export interface components {
        */
       type: "JointMeasured";
     };
+    LampOff: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LampOff";
+    };
+    LampOn: {
+      /** @enum {string} */
+      lit: "FACE" | "SIDES";
+      /** Format: double */
+      mwPerCm2: number;
+      /** Format: int32 */
+      seconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LampOn";
+    };
+    LampRead: {
+      /** Format: double */
+      mwPerCm2: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LampRead";
+    };
     LedgeDry: {
       /**
        * @description discriminator enum property added by openapi-typescript
@@ -3766,6 +3852,34 @@ export interface components {
        * @enum {string}
        */
       type: "LetGoOn";
+    };
+    LiquidLaid: {
+      /** Format: int32 */
+      dots: number;
+      /** Format: date */
+      expires: string;
+      /** Format: int32 */
+      seconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LiquidLaid";
+    };
+    LiquidLifted: {
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LiquidLifted";
+    };
+    LiquidSpread: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "LiquidSpread";
     };
     LyingChanged: {
       flat: boolean;
@@ -5843,6 +5957,31 @@ export interface operations {
       };
     };
   };
+  join: {
+    parameters: {
+      query?: {
+        quarterTurns?: number;
+        faceDown?: boolean;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["JoinView"];
+        };
+      };
+    };
+  };
   heat: {
     parameters: {
       query?: {
@@ -6672,6 +6811,8 @@ export const channelViewQuantityValues: ReadonlyArray<
 export const ledgeStretchViewStageValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgeStretchView"]["stage"]
 > = ["GLUE", "BARE", "WIPED", "DRY", "ACCEPTED"];
+export const litViewLitValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["LitView"]["lit"]> =
+  ["FACE", "SIDES"];
 export const candidateViewSweepValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CandidateView"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
@@ -7100,6 +7241,18 @@ export const jobOpenedTypeValues: ReadonlyArray<
 export const jointMeasuredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JointMeasured"]["type"]
 > = ["JointMeasured"];
+export const lampOffTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LampOff"]["type"]
+> = ["LampOff"];
+export const lampOnLitValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["LampOn"]["lit"]> = [
+  "FACE",
+  "SIDES",
+];
+export const lampOnTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["LampOn"]["type"]> =
+  ["LampOn"];
+export const lampReadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LampRead"]["type"]
+> = ["LampRead"];
 export const ledgeDryTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgeDry"]["type"]
 > = ["LedgeDry"];
@@ -7109,6 +7262,15 @@ export const leftUnprimedTypeValues: ReadonlyArray<
 export const letGoOnTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LetGoOn"]["type"]
 > = ["LetGoOn"];
+export const liquidLaidTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LiquidLaid"]["type"]
+> = ["LiquidLaid"];
+export const liquidLiftedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LiquidLifted"]["type"]
+> = ["LiquidLifted"];
+export const liquidSpreadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LiquidSpread"]["type"]
+> = ["LiquidSpread"];
 export const lyingChangedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LyingChanged"]["type"]
 > = ["LyingChanged"];

@@ -9,10 +9,19 @@ import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { JoinPanel } from "./JoinPanel";
 
 type Plan = Schemas["PlanView"];
 
-export function BondPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
+export function BondPanel(props: PanelProps) {
+  return props.job.steps.some((step) => step.id === "bond.liquid") ? (
+    <JoinPanel {...props} />
+  ) : (
+    <StripsPanel {...props} />
+  );
+}
+
+function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
   const [looked, setLooked] = useState<string | null>(null);
   const { data } = useQuery({

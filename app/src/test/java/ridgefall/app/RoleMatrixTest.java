@@ -77,6 +77,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/tray-sheet", ALL),
             Map.entry("GET /api/jobs/{jobId}/bond", ALL),
             Map.entry("GET /api/jobs/{jobId}/ledge", ALL),
+            Map.entry("GET /api/jobs/{jobId}/join", ALL),
             Map.entry("GET /api/jobs/{jobId}/decide", ALL),
             Map.entry("GET /api/jobs/{jobId}/quote", ALL),
             Map.entry("GET /api/jobs/{jobId}/parts", ALL),

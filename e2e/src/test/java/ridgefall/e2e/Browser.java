@@ -325,7 +325,7 @@ final class Browser implements AutoCloseable {
                   const before = fact.type === 'SoakStarted' ? 1000 * fact.seconds : fact.type === 'SoakEnded' ? 0 : agoMs;
                   return agoMs > 0 ? new Date(Date.now() - before).toISOString() : null;
                 };
-                const typed = {price: 189, agreedBy: 'said so', to: 'said so', ohm: 0.3};
+                const typed = {price: 189, agreedBy: 'said so', to: 'said so', ohm: 0.3, expires: '2099-12-31'};
                 const go = async () => {
                   for (let i = 0; i < 250; i++) {
                     const job = await (await fetch('/api' + path)).json();
@@ -429,6 +429,17 @@ final class Browser implements AutoCloseable {
     /** Types over whatever stands in a field. */
     void type(String field, String text) {
         await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+    }
+
+    /** A day as 2026-12-01, whatever order its field has the parts in. */
+    void pickDay(String field, String day) {
+        WebElement input = await(() -> driver.findElement(By.id(field)));
+        driver.executeScript("""
+                const [input, day] = arguments;
+                Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, day);
+                input.dispatchEvent(new Event('input', {bubbles: true}));
+                """, input, day);
+        input.sendKeys(Keys.ENTER);
     }
 
     /** Types into a field without leaving it. */

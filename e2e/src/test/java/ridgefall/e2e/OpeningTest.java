@@ -76,6 +76,30 @@ class OpeningTest {
     }
 
     @Test
+    void newGlassIsJoinedByDoseAndASyringePastItsDateIsHeld(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 45", "Lamp hut", "cracked");
+        bench.skipTo("bond.lamp");
+        bench.goOn();
+        bench.type("mwPerCm2", "1500");
+        bench.awaitStep("bond.liquid");
+        bench.awaitText("0.28 ml");
+        bench.goOn();
+        bench.pickDay("expires", "2024-02-01");
+        bench.awaitText("to be used by");
+        bench.tap(Keys.ESCAPE);
+        bench.awaitStep("bond.liquid");
+        bench.goOn();
+        bench.pickDay("expires", "2099-12-31");
+        bench.awaitText("At the corners in about");
+        bench.reload();
+        bench.awaitText("J/cm²");
+        bench.skipTo("bond.lit-face");
+        bench.awaitText("Lamp on, 5 s");
+        bench.goOn();
+        bench.awaitText("0.0 of 3 J/cm²");
+    }
+
+    @Test
     void afterASlipACrackAndABondThatSticksTheWayRoundGoesOnWithCare(Visit visit) {
         Browser bench = visit.browser().asAnsa().takeIn("Slip hut", "cracked").skipTo("heat.soak");
         bench.beginToWarm();

@@ -1,12 +1,14 @@
 package ridgefall.core.bond;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.OpticalLiquid.Lit;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Hold;
@@ -98,7 +100,7 @@ public final class GlassJoin {
 
     private static Choice dots(OpticalLiquid liquid, int dots, String label) {
         int seconds = (int) Math.max(5, Math.ceil(liquid.spreadSeconds(dots)));
-        JoinFact.LiquidLaid fact = new JoinFact.LiquidLaid(dots, seconds, null);
+        JoinFact.LiquidLaid fact = new JoinFact.LiquidLaid(dots, seconds, LocalDate.EPOCH);
         Ask expires = new Ask("expires", "Printed on the syringe: use by", Ask.Kind.DATE, null, null);
         return dots == 1 ? Step.go(label, fact, expires) : Step.other(label, fact, expires);
     }
@@ -116,6 +118,22 @@ public final class GlassJoin {
                 : state.timer(SPREADING).map(timer -> step.waiting(timer.seq())).orElse(step);
     }
 
+    /** Where dots are laid: one in the middle of the face, or three by three of equal share. */
+    public static List<Coordinate> middles(DeviceProfile profile, int dots) {
+        double borderMm = profile.document().border().everywhereMm();
+        double width = profile.edge().widthMm() - 2 * borderMm;
+        double height = profile.edge().heightMm() - 2 * borderMm;
+        int side = (int) Math.round(Math.sqrt(dots));
+        List<Coordinate> middles = new ArrayList<>();
+        for (int row = 0; row < side; row++) {
+            for (int column = 0; column < side; column++) {
+                middles.add(new Coordinate(
+                        borderMm + width * (column + 0.5) / side, borderMm + height * (row + 0.5) / side));
+            }
+        }
+        return middles;
+    }
+
     static Choice offAgain(String label) {
         return Step.fail(
                 label,
@@ -124,10 +142,10 @@ public final class GlassJoin {
     }
 
     private static Step lit(Lit lit, OpticalLiquid liquid, Joining joining, JobState state) {
-        double given = liquid.share(lit) * joining.shoneJ(lit);
+        double given = joining.givenJ(liquid, lit);
         double missing = OpticalLiquid.DOSE_J_PER_CM2 - given;
         String id = "bond.lit-" + lit.name().toLowerCase(Locale.ROOT);
-        String title = "Hardened, " + lit.words();
+        String title = "Hardened " + lit.words();
         String hint = String.format(Locale.ROOT, "%.1f of %.0f J/cm² given; ", given, OpticalLiquid.DOSE_J_PER_CM2)
                 + (lit == Lit.FACE
                         ? "eyes and skin shielded; nothing moves meanwhile"
@@ -158,7 +176,9 @@ public final class GlassJoin {
                 && laid.expires() != null
                 && laid.expires().isBefore(now.atZone(ZoneOffset.UTC).toLocalDate())) {
             holds.add(Hold.overridable(
-                    LIQUID, Station.BOND, "This liquid was to be used by " + laid.expires() + ": another syringe"));
+                    LIQUID,
+                    Station.BOND,
+                    "This liquid was to be used by {day:" + laid.expires() + "}: another syringe"));
         } else if (fact instanceof JoinFact.LampOn
                 && joining.liquid().filter(Joining.Liquid::spread).isEmpty()) {
             holds.add(Hold.firm("bond.spread", Station.BOND, "The liquid is not at every corner"));

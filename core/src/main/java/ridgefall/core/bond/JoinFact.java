@@ -73,7 +73,8 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
 
         @Override
         public String words(FactWords told) {
-            return "Optical liquid laid in " + (dots == 1 ? "one dot" : dots + " dots") + ", to be used by " + expires;
+            return "Optical liquid laid in " + (dots == 1 ? "one dot" : dots + " dots") + ", to be used by {day:"
+                    + expires + "}";
         }
     }
 

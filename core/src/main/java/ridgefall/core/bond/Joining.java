@@ -49,6 +49,11 @@ public record Joining(
         return shoneJ.getOrDefault(lit, 0.0);
     }
 
+    /** What of that got to where it hardens, J/cm². */
+    public double givenJ(OpticalLiquid through, Lit lit) {
+        return through.share(lit) * shoneJ(lit);
+    }
+
     Joining lamp(double mwPerCm2) {
         return new Joining(Optional.of(mwPerCm2), liquid, lamp, shoneJ);
     }

@@ -144,9 +144,9 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
 
     /** Where a lamp shines. */
     public enum Lit {
-        FACE("face"),
+        FACE("through the face"),
         /** Round the sides, in under the border's ink. */
-        SIDES("sides, in under the ink");
+        SIDES("from the sides, in under the ink");
 
         private final String words;
 

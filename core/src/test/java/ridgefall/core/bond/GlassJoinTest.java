@@ -103,7 +103,7 @@ class GlassJoinTest {
         Journey journey = atTheGlass();
         assertThat(journey.holds(old))
                 .extracting(Hold::because)
-                .containsExactly("This liquid was to be used by 2026-03-01: another syringe");
+                .containsExactly("This liquid was to be used by {day:2026-03-01}: another syringe");
         assertThat(journey.signOff("bond.liquid", old).holds(old)).isEmpty();
         assertThat(journey.holds(new LiquidLaid(1, 20, LocalDate.of(2026, 3, 2))))
                 .as("on its day it is good")

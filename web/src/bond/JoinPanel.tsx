@@ -1,0 +1,124 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useId } from "react";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { TurnButtons } from "@/edge/TurnButtons";
+import { useEdge } from "@/edge/useEdge";
+import type { PanelProps } from "@/job/panel";
+import { useUnits } from "@/session/useSession";
+import { OpenDevice } from "@/strip/OpenDevice";
+import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
+import { length } from "@/units/units";
+import { Facts } from "@/ui/Facts";
+import { reachAt } from "./reach";
+
+type Join = Schemas["JoinView"];
+
+/** New glass on the panel: where the liquid has got to by now, and how much of the lamp's dose is in. */
+export function JoinPanel({ job, view, onView }: PanelProps) {
+  const units = useUnits();
+  const clip = useId();
+  const nowS = useServerSeconds();
+  const edge = useEdge(job.id, view).data;
+  const { data: join } = useQuery({
+    queryKey: keys.station(job.id, "join", job.seq, view),
+    queryFn: async () =>
+      unwrap(await api.GET("/api/jobs/{jobId}/join", { params: { path: { jobId: job.id }, query: view } })),
+    placeholderData: keepPreviousData,
+  });
+  if (!edge || !join) {
+    return <p className="text-xl">Reckoning the liquid …</p>;
+  }
+  const since = join.laidAt ? Math.max(0, -secondsLeft(join.laidAt, 0, nowS)) : null;
+  const left = since === null ? null : Math.ceil((join.reach.at(-1)?.seconds ?? 0) - since);
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_17rem] items-center gap-5">
+      <div className="relative h-full min-h-0">
+        <OpenDevice
+          edge={edge}
+          label="Where the liquid is between glass and panel"
+          strip={{ plugs: [], holes: [], parts: [] }}
+          marks={(px) => (
+            <>
+              <clipPath id={clip}>
+                <polygon points={edge.inner.map((p) => `${p.x},${p.y}`).join(" ")} />
+              </clipPath>
+              <polygon
+                points={edge.inner.map((p) => `${p.x},${p.y}`).join(" ")}
+                fill="none"
+                stroke="var(--quiet)"
+                strokeWidth={1.5 * px}
+                strokeDasharray={`${4 * px} ${3 * px}`}
+              />
+              <g clipPath={`url(#${clip})`}>
+                {join.dots.map((dot) => (
+                  <circle
+                    key={`${dot.x}/${dot.y}`}
+                    cx={dot.x}
+                    cy={dot.y}
+                    r={reachAt(join.reach, join.spread ? Number.POSITIVE_INFINITY : (since ?? 0))}
+                    fill={since === null ? "none" : join.spread ? "var(--free)" : "var(--lamp)"}
+                    opacity={0.75}
+                    stroke="var(--ink)"
+                    strokeWidth={1.5 * px}
+                    strokeDasharray={since === null ? `${4 * px} ${3 * px}` : undefined}
+                  />
+                ))}
+                {join.spread && (
+                  <polygon points={edge.inner.map((p) => `${p.x},${p.y}`).join(" ")} fill="var(--free)" />
+                )}
+              </g>
+            </>
+          )}
+        />
+        <TurnButtons view={view} onView={onView} className="absolute right-0 bottom-0 flex gap-1" />
+      </div>
+      <div>
+        <Facts
+          facts={[
+            ["liquid", `${join.ml.toFixed(2)} ml`],
+            ["of an 18 gauge needle", `${join.drops} drops`],
+            ["film left", length(join.gapMm, units)],
+            ["lamp there", join.lampMwPerCm2 === null ? "not read" : `${join.lampMwPerCm2} mW/cm²`],
+          ]}
+        />
+        {left !== null && !join.spread && (
+          <p className="mt-3 text-xl leading-snug font-semibold">
+            {left > 0
+              ? `At the corners in about ${clockWords(left)}`
+              : "Should be at every corner: look by low light"}
+          </p>
+        )}
+        <Doses join={join} />
+        <p className="mt-3 leading-snug text-quiet">
+          UV blinds and burns: shield eyes and skin. Reckoned for usual liquid: the maker&apos;s sheet comes
+          first.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Doses({ join }: { join: Join }) {
+  return (
+    <dl className="mt-4 grid gap-3">
+      {join.lit.map((lit) => {
+        const share = Math.min(1, lit.givenJ / lit.neededJ);
+        return (
+          <div key={lit.lit}>
+            <dt className="leading-tight text-quiet first-letter:uppercase">{lit.words}</dt>
+            <dd className="mt-1">
+              <svg viewBox="0 0 100 12" preserveAspectRatio="none" className="h-4 w-full" aria-hidden>
+                <rect width="100" height="12" fill="var(--line)" />
+                <rect width={100 * share} height="12" fill={share < 0.995 ? "var(--lamp)" : "var(--done)"} />
+              </svg>
+              <b className="digits text-xl">
+                {lit.givenJ.toFixed(1)} of {lit.neededJ} J/cm²
+              </b>
+            </dd>
+          </div>
+        );
+      })}
+    </dl>
+  );
+}
