@@ -1621,6 +1621,7 @@ export interface components {
       | components["schemas"]["Reopened"]
       | components["schemas"]["RepairAgreed"]
       | components["schemas"]["ReplacementPriced"]
+      | components["schemas"]["RingMeasured"]
       | components["schemas"]["RisksAccepted"]
       | components["schemas"]["RoomRead"]
       | components["schemas"]["ScrewDriven"]
@@ -2457,6 +2458,7 @@ export interface components {
       spread: boolean;
       /** Format: double */
       lampMwPerCm2: number | null;
+      radiometer: components["schemas"]["RadiometerView"] | null;
       lit: components["schemas"]["LitView"][];
     };
     LitView: {
@@ -2475,6 +2477,12 @@ export interface components {
       x: number;
       /** Format: double */
       y: number;
+    };
+    RadiometerView: {
+      instrument: string;
+      /** Format: double */
+      mwPerCm2: number;
+      take: components["schemas"]["ChoiceView"];
     };
     ReachView: {
       /** Format: double */
@@ -4141,6 +4149,15 @@ export interface components {
        * @enum {string}
        */
       type: "ReplacementPriced";
+    };
+    RingMeasured: {
+      /** Format: double */
+      thicknessMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "RingMeasured";
     };
     RisksAccepted: {
       acceptedBy: string;
@@ -7400,6 +7417,9 @@ export const repairAgreedTypeValues: ReadonlyArray<
 export const replacementPricedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ReplacementPriced"]["type"]
 > = ["ReplacementPriced"];
+export const ringMeasuredTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["RingMeasured"]["type"]
+> = ["RingMeasured"];
 export const risksAcceptedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["RisksAccepted"]["type"]
 > = ["RisksAccepted"];

@@ -9,13 +9,17 @@ import { useUnits } from "@/session/useSession";
 import { OpenDevice } from "@/strip/OpenDevice";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { length } from "@/units/units";
+import { Button } from "@/ui/Button";
 import { Facts } from "@/ui/Facts";
 import { reachAt } from "./reach";
 
 type Join = Schemas["JoinView"];
 
+/** As often as an instrument is asked. */
+const OFTEN_MS = 2000;
+
 /** New glass on the panel: where the liquid has got to by now, and how much of the lamp's dose is in. */
-export function JoinPanel({ job, view, onView }: PanelProps) {
+export function JoinPanel({ job, record, view, onView }: PanelProps) {
   const units = useUnits();
   const clip = useId();
   const nowS = useServerSeconds();
@@ -25,6 +29,7 @@ export function JoinPanel({ job, view, onView }: PanelProps) {
     queryFn: async () =>
       unwrap(await api.GET("/api/jobs/{jobId}/join", { params: { path: { jobId: job.id }, query: view } })),
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => (state.data?.lampMwPerCm2 === null ? OFTEN_MS : false),
   });
   if (!edge || !join) {
     return <p className="text-xl">Reckoning the liquid …</p>;
@@ -82,6 +87,9 @@ export function JoinPanel({ job, view, onView }: PanelProps) {
             ["lamp there", join.lampMwPerCm2 === null ? "not read" : `${join.lampMwPerCm2} mW/cm²`],
           ]}
         />
+        {join.radiometer && join.lampMwPerCm2 === null && !job.closed && (
+          <Radiometer says={join.radiometer} onTake={(take) => void record(take.fact, take.label)} />
+        )}
         {left !== null && !join.spread && (
           <p className="mt-3 text-xl leading-snug font-semibold">
             {left > 0
@@ -95,6 +103,26 @@ export function JoinPanel({ job, view, onView }: PanelProps) {
           first.
         </p>
       </div>
+    </div>
+  );
+}
+
+/** What it reads under the lamp now, taken with one tap instead of typed. */
+function Radiometer({
+  says,
+  onTake,
+}: {
+  says: NonNullable<Join["radiometer"]>;
+  onTake: (take: NonNullable<Join["radiometer"]>["take"]) => void;
+}) {
+  return (
+    <div className="mt-3 flex items-center justify-between gap-3">
+      <p className="leading-snug">
+        {says.instrument}: <b className="digits">{says.mwPerCm2} mW/cm²</b>
+      </p>
+      <Button disabled={!says.take.mine} onClick={() => onTake(says.take)}>
+        {says.take.label}
+      </Button>
     </div>
   );
 }

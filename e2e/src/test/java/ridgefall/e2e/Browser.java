@@ -325,7 +325,7 @@ final class Browser implements AutoCloseable {
                   const before = fact.type === 'SoakStarted' ? 1000 * fact.seconds : fact.type === 'SoakEnded' ? 0 : agoMs;
                   return agoMs > 0 ? new Date(Date.now() - before).toISOString() : null;
                 };
-                const typed = {price: 189, agreedBy: 'said so', to: 'said so', ohm: 0.3, expires: '2099-12-31'};
+                const typed = {price: 189, agreedBy: 'said so', to: 'said so', ohm: 0.3, expires: '2099-12-31', thicknessMm: 0.3, mwPerCm2: 50};
                 const go = async () => {
                   for (let i = 0; i < 250; i++) {
                     const job = await (await fetch('/api' + path)).json();

@@ -21,9 +21,6 @@ class Screenshots {
         bench.open("/");
         bench.awaitText("Sign in");
         bench.signInByHand();
-        bench.open("/take-in");
-        bench.awaitText("Pellow Dial 45");
-        shoot(bench, "take-in");
         bench.open("/");
         bench.takeIn("Lake ferry Thorn, galley tablet", "Hit by a crate, cracked over the port edge");
         bench.awaitText("Draw each crack");
@@ -79,6 +76,10 @@ class Screenshots {
         bench.awaitText("16,384 bytes, kept");
         shoot(bench, "copy-dark");
         bench.dark(false);
+        bench.goOnUntil("clean.wiped");
+        bench.goOn();
+        bench.awaitText("Wiped with alcohol");
+        shoot(bench, "clean");
         bench.goOnUntil("bond.school");
         bench.goOn();
         bench.goOn();

@@ -7,13 +7,19 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.bond.BondController.OutlinePoint;
+import ridgefall.app.instrument.Quantity;
+import ridgefall.app.instrument.Readers;
+import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.security.SignedIn;
 import ridgefall.core.bond.GlassJoin;
+import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.Joining;
 import ridgefall.core.bond.OpticalLiquid;
 import ridgefall.core.bond.OpticalLiquid.Lit;
@@ -21,6 +27,7 @@ import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.JobState;
+import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
 
 /** Liquid between glass and panel, as it is reckoned to spread, and what the lamp gave. */
@@ -30,9 +37,11 @@ class JoinController {
     private static final int MOMENTS = 24;
 
     private final Jobs jobs;
+    private final Readers readers;
 
-    JoinController(Jobs jobs) {
+    JoinController(Jobs jobs, Readers readers) {
         this.jobs = jobs;
+        this.readers = readers;
     }
 
     /** How far a dot reaches, mm from its middle, so long after it was laid. */
@@ -41,10 +50,14 @@ class JoinController {
     /** @param neededJ and {@code givenJ} in J/cm² of what gets there */
     record LitView(Lit lit, String words, double givenJ, double neededJ, double share) {}
 
+    /** @param take records what it says */
+    record RadiometerView(String instrument, double mwPerCm2, ChoiceView take) {}
+
     /**
      * @param dots their middles in mm, as the device is seen
      * @param laidAt null while no liquid lies there
      * @param lampMwPerCm2 null before it was measured
+     * @param radiometer null where none says anything now
      */
     record JoinView(
             double ml,
@@ -56,13 +69,15 @@ class JoinController {
             @Schema(nullable = true) Instant laidAt,
             boolean spread,
             @Schema(nullable = true) Double lampMwPerCm2,
+            @Schema(nullable = true) RadiometerView radiometer,
             List<LitView> lit) {}
 
     @GetMapping("/api/jobs/{jobId}/join")
     JoinView join(
             @PathVariable UUID jobId,
             @RequestParam(defaultValue = "0") int quarterTurns,
-            @RequestParam(defaultValue = "false") boolean faceDown) {
+            @RequestParam(defaultValue = "false") boolean faceDown,
+            @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         DeviceProfile profile = course.profile();
         JobState state = course.state();
@@ -85,6 +100,10 @@ class JoinController {
                 joining.liquid().map(Joining.Liquid::laidAt).orElse(null),
                 joining.liquid().filter(Joining.Liquid::spread).isPresent(),
                 joining.lampMwPerCm2().orElse(null),
+                readers.latest(Quantity.IRRADIANCE)
+                        .filter(read -> read.value() >= 1)
+                        .map(read -> new RadiometerView(read.instrument(), read.value(), taking(read.value(), who)))
+                        .orElse(null),
                 Stream.of(Lit.values())
                         .map(lit -> new LitView(
                                 lit,
@@ -93,6 +112,10 @@ class JoinController {
                                 OpticalLiquid.DOSE_J_PER_CM2,
                                 liquid.share(lit)))
                         .toList());
+    }
+
+    private static ChoiceView taking(double mwPerCm2, SignedIn who) {
+        return ChoiceView.of(Step.go("Take it", new JoinFact.LampRead(mwPerCm2)), who.role());
     }
 
     private static OutlinePoint seen(EdgeLine edge, Coordinate at, View view) {

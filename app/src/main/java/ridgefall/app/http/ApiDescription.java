@@ -81,6 +81,7 @@ public class ApiDescription {
             new String[] {"MovingView", "centre"},
             new String[] {"MovingView", "on"},
             new String[] {"LedgeView", "primer"},
+            new String[] {"JoinView", "radiometer"},
             new String[] {"CopyView", "running"},
             new String[] {"CopyView", "read"},
             new String[] {"CopyView", "written"});

@@ -28,6 +28,11 @@ final class FieldWords {
             Map.entry("xMm", "place on the face"),
             Map.entry("yMm", "place on the face"),
             Map.entry("stockId", "the part"),
+            Map.entry("mwPerCm2", "the lamp"),
+            Map.entry("thicknessMm", "thickness"),
+            Map.entry("expires", "use by"),
+            Map.entry("stretchIds", "the stretches"),
+            Map.entry("stretchId", "the stretch"),
             Map.entry("seq", "number of the fact"));
 
     private static final Pattern UNIT = Pattern.compile("(Mm|C|Kg|Id)$");

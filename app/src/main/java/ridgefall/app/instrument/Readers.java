@@ -4,10 +4,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Instruments.Instrument;
 
-/** What card and payment readers of the bench see right now. They are asked all the time, so nobody waits for one. */
+/** What readers and meters of the bench see right now. They are asked all the time, so nobody waits for one. */
 @Component
 public class Readers {
     /** Three rounds of questions; what is older was of another device. */
@@ -30,6 +31,18 @@ public class Readers {
         }
     }
 
+    /** @param value in the quantity's unit */
+    public record Read(String instrument, double value) {}
+
+    /** What the first instrument of a quantity says right now; empty where none does. */
+    public Optional<Read> latest(Quantity quantity) {
+        return instruments.all().stream()
+                .flatMap(instrument -> said(instrument)
+                        .filter(said -> said.quantity() == quantity)
+                        .map(said -> new Read(instrument.name(), said.value())))
+                .findFirst();
+    }
+
     /** The first reader; empty where the bench has none. */
     public Optional<Seen> seen() {
         return instruments.all().stream()
@@ -40,15 +53,23 @@ public class Readers {
     }
 
     private Seen seen(Instrument reader) {
-        Watch.Status status = watch.status(reader.id());
-        Instant latest = status.answeredAt();
-        boolean fresh = latest != null && latest.plus(FRESH).isAfter(clock.instant()) && status.trouble() == null;
         return new Seen(
                 reader.name(),
-                fresh
-                        ? status.said().stream()
+                fresh(watch.status(reader.id()))
+                        ? said(reader)
                                 .filter(said -> said.quantity() == Quantity.CARD)
                                 .anyMatch(said -> said.value() >= Quantity.CARD_ANSWERS)
                         : null);
+    }
+
+    /** What is no longer so, or of one in trouble, is nothing. */
+    private Stream<Watch.Said> said(Instrument instrument) {
+        Watch.Status status = watch.status(instrument.id());
+        return fresh(status) ? status.said().stream() : Stream.empty();
+    }
+
+    private boolean fresh(Watch.Status status) {
+        Instant latest = status.answeredAt();
+        return latest != null && latest.plus(FRESH).isAfter(clock.instant()) && status.trouble() == null;
     }
 }

@@ -40,8 +40,8 @@ import ridgefall.core.heat.Setup;
 import ridgefall.core.heat.StandInBench;
 
 /**
- * Two instruments that are not there: a plate with a sensor in its face and a thermometer with two thermocouples, both
- * beside Plate 1, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
+ * Instruments that are not there: a plate with a sensor in its face, a thermometer with two thermocouples, both
+ * beside Plate 1, a payment reader and a radiometer, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
  * knows.
  */
 @Component
@@ -52,6 +52,9 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private static final String SOURCE = "plate-1";
     private static final long SEED = 7;
     private static final double NOISE_K = 0.3;
+
+    /** A lamp of 50 that has lost a sixth of its light. */
+    private static final double AGED_LAMP_MW_PER_CM2 = 42;
 
     private final Instruments instruments;
     private final Readings readings;
@@ -64,6 +67,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private ServerSocket plate;
     private ServerSocket thermometer;
     private ServerSocket reader;
+    private ServerSocket radiometer;
 
     StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
@@ -77,6 +81,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
         plate = open();
         thermometer = open();
         reader = open();
+        radiometer = open();
         String host = plate.getInetAddress().getHostAddress();
         instruments.put(new Instrument(
                 "stand-in-plate",
@@ -104,6 +109,15 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 Instruments.NO_RUN,
                 null,
                 List.of(new Channel(Quantity.CARD, "pad", "CARD:ANSW? (@101)"))));
+        instruments.put(new Instrument(
+                "stand-in-radiometer",
+                "Radiometer (stand-in)",
+                host,
+                radiometer.getLocalPort(),
+                Instruments.NO_RUN,
+                null,
+                List.of(new Channel(Quantity.IRRADIANCE, "under the lamp", "MEAS:IRR?"))));
+        talking.execute(() -> accept(radiometer));
         talking.execute(() -> accept(reader));
         talking.execute(() -> accept(plate));
         talking.execute(() -> accept(thermometer));
@@ -148,6 +162,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
             // A device lies on its first pad, nothing on its second.
             case "CARD:ANSW? (@101)" -> "1";
             case "CARD:ANSW? (@102)" -> "0";
+            case "MEAS:IRR?" -> number(AGED_LAMP_MW_PER_CM2);
             default -> "";
         };
     }
@@ -193,7 +208,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     @Override
     public void destroy() throws IOException {
         talking.shutdownNow();
-        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader}) {
+        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer}) {
             if (server != null) {
                 server.close();
             }

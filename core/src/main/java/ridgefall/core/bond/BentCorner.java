@@ -10,6 +10,7 @@ import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Glass;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.HeatStack;
+import ridgefall.core.profile.ProfileDocument.Kind;
 
 /**
  * Whether tape keeps a flat front down on a frame whose corner is away from it. The front is a beam that wants to be straight again:
@@ -59,14 +60,21 @@ public record BentCorner(
     public static List<BentCorner> of(DeviceProfile profile, JobState state) {
         double thicknessMm = bendingMm(profile.heat());
         return IntakeState.of(state).bends().stream()
-                .map(bend -> of(bend, thicknessMm, Adhesive.PET_CARRIER_TAPE))
+                .map(bend -> of(profile, bend, thicknessMm))
                 .sorted(Comparator.comparing(BentCorner::shearMPa).reversed())
                 .toList();
     }
 
-    private static BentCorner of(BendMarked bend, double thicknessMm, Adhesive tape) {
-        double bentMm = bend.bentMm() == null ? USUAL_BENT_MM : bend.bentMm();
-        return of(bend.corner(), bend.gapMm(), bentMm, thicknessMm, tape);
+    private static BentCorner of(DeviceProfile profile, BendMarked bend, double thicknessMm) {
+        double longestMm = Math.max(profile.edge().widthMm(), profile.edge().heightMm());
+        double bentMm = Math.min(longestMm, bend.bentMm() == null ? USUAL_BENT_MM : bend.bentMm());
+        BentCorner onTape = of(bend.corner(), bend.gapMm(), bentMm, thicknessMm, Adhesive.PET_CARRIER_TAPE);
+        return profile.document().kind() == Kind.WATCH ? onTape.underARing() : onTape;
+    }
+
+    /** A ring is squeezed by hundredths: whatever is bent by more than those leaks, though tape would hold it down. */
+    private BentCorner underARing() {
+        return new BentCorner(corner, gapMm, bentMm, Verdict.STRAIGHTEN, shearMPa, clamps, everyMm);
     }
 
     /** @param thicknessMm of a front that is one plate of glass */
@@ -104,7 +112,10 @@ public record BentCorner(
                     case TAPE_HOLDS -> "tape holds it for good";
                     case CLAMP ->
                         "tape alone creeps open; a thicker, softer tape, or " + clamped() + ", until it has set";
-                    case STRAIGHTEN -> "no tape holds it: straighten it, battery out; else a bead and " + clamped();
+                    case STRAIGHTEN ->
+                        profile.document().kind() == Kind.WATCH
+                                ? "no ring seals it: straighten it, battery out; else it goes back as not sealed"
+                                : "no tape holds it: straighten it, battery out; else a bead and " + clamped();
                 };
     }
 

@@ -1,6 +1,7 @@
 package ridgefall.core.bond;
 
 import java.util.Optional;
+import java.util.Set;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -40,6 +41,34 @@ public sealed interface BondFact extends Fact.Of<BondState> {
         @Override
         public String words(FactWords told) {
             return "Strips " + school.words();
+        }
+    }
+
+    /** @param thicknessMm of the ring as it came, not pressed */
+    record RingMeasured(double thicknessMm) implements BondFact {
+        @Override
+        public void check() {
+            Allowed.between("thicknessMm", thicknessMm, 0.05, 3, "mm");
+        }
+
+        @Override
+        public Set<String> answers() {
+            return Set.of(BondStation.RING_MEASURED);
+        }
+
+        @Override
+        public BondState after(BondState before, Entry entry) {
+            return before.ring(thicknessMm);
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Ring {mm:" + thicknessMm + "} thick";
         }
     }
 

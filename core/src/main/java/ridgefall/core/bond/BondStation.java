@@ -18,6 +18,7 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
+import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.material.TapeSchool;
 import ridgefall.core.parts.PartsState;
@@ -29,6 +30,9 @@ import ridgefall.core.units.NotAllowed;
 public final class BondStation implements StationRoom {
     /** New glass is joined to the panel that was kept. */
     public static final String OPTICAL = "bond.optical";
+
+    private static final String RING = "bond.ring";
+    static final String RING_MEASURED = "bond.ring-measured";
 
     private final Function<DeviceProfile, List<StripPlan>> plans;
     private final StationRoom clean;
@@ -59,7 +63,8 @@ public final class BondStation implements StationRoom {
                                     GlassJoin.steps(profile, state).stream(),
                                     Stream.of(ready.get().leadingOn(GlassJoin.offAgain("Split off again"))))
                             .toList()
-                    : List.of(ready.get());
+                    : Stream.concat(ringMeasured(profile, state).stream(), Stream.of(ready.get()))
+                            .toList();
         }
         List<StripPlan> plans = this.plans.apply(profile);
         Choice[] schools = plans.stream()
@@ -68,7 +73,11 @@ public final class BondStation implements StationRoom {
                         : Step.other(plan.school().words(), new BondFact.StripsChosen(plan.school())))
                 .toArray(Choice[]::new);
         Step choose = Step.open(
-                "bond.school", Station.BOND, "How the strips end at the corners", "the first holds most", schools);
+                "bond.school",
+                Station.BOND,
+                "How the strips end at the corners",
+                "the first holds most" + bent(profile, state),
+                schools);
         List<Step> steps = new ArrayList<>();
         steps.add(BondState.of(state)
                 .school()
@@ -81,6 +90,59 @@ public final class BondStation implements StationRoom {
                 .map(strip -> lay(profile, strip, state))
                 .forEach(steps::add);
         return steps;
+    }
+
+    /** Whether the ring in hand seals in this seat; not asked for one that lies already. */
+    private Optional<Step> ringMeasured(DeviceProfile profile, JobState state) {
+        Optional<Double> ringMm = BondState.of(state).ringMm();
+        boolean rings = readyMade(profile, state)
+                .filter(step -> step.id().equals(RING))
+                .filter(step -> step.answer() == null || ringMm.isPresent())
+                .isPresent();
+        return rings
+                ? RingSeal.gapMm(profile, state).map(gapMm -> {
+                    Step step = Step.open(
+                            RING_MEASURED,
+                            Station.BOND,
+                            "Ring measured by caliper",
+                            "at three places, not pressed, the least of them; the seat leaves {mm:" + gapMm
+                                    + "} for it",
+                            Step.go(
+                                    "It is",
+                                    new BondFact.RingMeasured(0.3),
+                                    new Ask("thicknessMm", "Ring, thickness", Ask.Kind.NUMBER, "mm", null)));
+                    return ringMm.map(mm -> {
+                                RingSeal seal = new RingSeal(mm, gapMm);
+                                String found = "{mm:" + mm + "}, " + seal.words();
+                                return seal.seals(0) || state.signedOff(RING_MEASURED)
+                                        ? step.answered(found)
+                                        : step.problem(found);
+                            })
+                            .orElse(step);
+                })
+                : Optional.empty();
+    }
+
+    /** A corner that tape does not hold for good is known before tape is chosen. */
+    private static String bent(DeviceProfile profile, JobState state) {
+        return BentCorner.of(profile, state).stream()
+                .filter(corner -> corner.verdict() != BentCorner.Verdict.TAPE_HOLDS)
+                .findFirst()
+                .map(corner -> "; bent: " + corner.words(profile))
+                .orElse("");
+    }
+
+    private static String ringHint(DeviceProfile profile, JobState state) {
+        return "one corner first, then along; a fold, a lap or a joint leaks"
+                + bent(profile, state)
+                + BondState.of(state)
+                        .ringMm()
+                        .flatMap(mm ->
+                                RingSeal.gapMm(profile, state).map(gapMm -> new RingSeal(mm, gapMm).greatestStretch()))
+                        .filter(stretch -> stretch > 0)
+                        .map(stretch -> "; not stretched: " + (int) Math.floor(100 * stretch)
+                                + " in 100 longer and it leaks all round")
+                        .orElse("; never stretch it");
     }
 
     private static boolean joins(DeviceProfile profile, JobState state) {
@@ -131,13 +193,7 @@ public final class BondStation implements StationRoom {
                                 "Bead laid without a gap, clamps at hand",
                                 "solvent vapour: ventilate; wipe squeeze-out before it cures",
                                 "Laid");
-                    default ->
-                        Checks.check(
-                                state,
-                                "bond.ring",
-                                "Die-cut ring laid",
-                                "never stretch, fold or bend it: it would not seal",
-                                "Laid flat");
+                    default -> Checks.check(state, RING, "Die-cut ring laid", ringHint(profile, state), "Laid flat");
                 });
     }
 
@@ -179,6 +235,10 @@ public final class BondStation implements StationRoom {
                                             ? GlassJoin.CHECKS.stream().sorted()
                                             : Stream.empty())
                             .toList());
+            if (f.checkId().equals(RING) && f.answer() == Answer.PASS) {
+                holds.addAll(
+                        Checks.openSteps(ringMeasured(profile, state).stream().toList()));
+            }
             if (f.checkId().equals(OPTICAL) && f.answer() == Answer.PASS) {
                 holds.addAll(GlassJoin.unjoined(profile, state));
             }

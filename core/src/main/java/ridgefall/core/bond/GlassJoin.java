@@ -184,6 +184,8 @@ public final class GlassJoin {
             holds.add(Hold.firm("bond.spread", Station.BOND, "The liquid is not at every corner"));
         } else if (fact instanceof JoinFact.LampOn && !state.passed(ALIGNED)) {
             holds.add(Hold.firm(ALIGNED, Station.BOND, "The glass is not aligned, and hard it stays so"));
+        } else if (fact instanceof JoinFact.LampOn && joining.lamp().isPresent()) {
+            holds.add(Hold.firm("bond.lit-face", Station.BOND, "The lamp is on already"));
         } else if (fact instanceof JoinFact.LampOff && joining.lamp().isEmpty()) {
             holds.add(Hold.firm("bond.lit-face", Station.BOND, "No lamp is on"));
         } else if (fact instanceof JoinFact.LiquidSpread && joining.liquid().isEmpty()) {

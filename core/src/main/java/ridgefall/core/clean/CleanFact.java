@@ -180,6 +180,12 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
             return id.equals(CleanStation.FLAT);
         }
 
+        /** Primer goes off with what is cleaned again. */
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(Priming.DRYING.id(), Priming.OPEN.id());
+        }
+
         @Override
         public String words(FactWords told) {
             return "Not clean, " + flaw.words() + ": " + places(told, List.of(stretchId));
@@ -196,21 +202,17 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
         @Override
         public CleanState after(CleanState before, Entry entry) {
             return before.primed(new CleanState.Primer(
-                    entry.happenedAt().plusSeconds(seconds),
-                    entry.happenedAt().plusSeconds(CleanStation.PRIMER_OPEN_S),
-                    false));
+                    entry.happenedAt().plusSeconds(seconds), entry.happenedAt().plusSeconds(Priming.OPEN_S), false));
         }
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.start(
-                    new Timer.Start(CleanStation.PRIMER_DRYING, seconds), CleanStation.PRIMER_OPEN.id());
+            return Timer.Change.start(new Timer.Start(Priming.DRYING, seconds), Priming.OPEN.id());
         }
 
         @Override
         public String words(FactWords told) {
-            return "Ledge primed, {s:" + seconds + "} to dry, to be taped within {s:" + CleanStation.PRIMER_OPEN_S
-                    + "}";
+            return "Ledge primed, {s:" + seconds + "} to dry, to be taped within {s:" + Priming.OPEN_S + "}";
         }
     }
 
@@ -222,7 +224,7 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
     record PrimerDry(int seconds) implements CleanFact {
         @Override
         public void check() {
-            Allowed.between("seconds", seconds, 60, CleanStation.PRIMER_OPEN_S, "s");
+            Allowed.between("seconds", seconds, 60, Priming.OPEN_S, "s");
         }
 
         @Override
@@ -232,8 +234,7 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.start(
-                    new Timer.Start(CleanStation.PRIMER_OPEN, seconds), CleanStation.PRIMER_DRYING.id());
+            return Timer.Change.start(new Timer.Start(Priming.OPEN, seconds), Priming.DRYING.id());
         }
 
         @Override
@@ -251,7 +252,7 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.stop(CleanStation.PRIMER_DRYING.id(), CleanStation.PRIMER_OPEN.id());
+            return Timer.Change.stop(Priming.DRYING.id(), Priming.OPEN.id());
         }
 
         @Override

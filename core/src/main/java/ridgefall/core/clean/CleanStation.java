@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.carry.GlassSplit;
-import ridgefall.core.clean.CleanState.Primer;
 import ridgefall.core.clean.LedgeMap.Stretch;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.edge.Landmark;
@@ -37,21 +36,12 @@ import ridgefall.core.strip.StripStation;
 /** The step that decides whether the front stays down. */
 public final class CleanStation implements StationRoom {
     public static final TimerKind DRYING = new TimerKind("DRYING", "Solvent drying");
-    public static final TimerKind PRIMER_DRYING = new TimerKind("PRIMER_DRYING", "Primer drying");
-    public static final TimerKind PRIMER_OPEN = new TimerKind(Checks.OPEN_TIME, "Primed: tape on it within");
-
-    /** What is primed and not taped by then is primed again; common to primers of tape. */
-    static final int PRIMER_OPEN_S = 3600;
 
     static final String BARE = "clean.bare";
     static final String WIPED = "clean.wiped";
     static final String FLAT = "clean.flat";
     private static final String SWEPT = "clean.swept";
     private static final String DRY = "clean.drying";
-    private static final String PRIMER = "clean.primer";
-
-    /** A brush this close to a lens runs onto it. */
-    private static final int LENS_MM = 5;
 
     private static final double USUAL_ROOM_C = 20;
 
@@ -87,7 +77,7 @@ public final class CleanStation implements StationRoom {
                         "Clear, no streak"))
                 .ifPresent(steps::add);
         steps.add(flat(state, map));
-        steps.add(primer(profile, state, map));
+        steps.add(Priming.step(profile, state, map, now));
         return steps;
     }
 
@@ -245,24 +235,18 @@ public final class CleanStation implements StationRoom {
                 "Drying",
                 "no smell, nothing shines; corners last",
                 Step.go("Dry", new CleanFact.LedgeDry()));
-        if (map.stretches().stream()
-                .noneMatch(stretch -> clean.stage(stretch.id()).before(Stage.DRY))) {
-            return step.answered("dried");
-        }
-        Optional<Timer> last = state.running().stream()
-                .filter(timer -> timer.kind().equals(DRYING.id()))
-                .reduce((one, other) -> end(one).isAfter(end(other)) ? one : other);
         boolean wet = !at(map, clean, Stage.WIPED).isEmpty();
-        return last.map(timer -> step.waiting(timer.seq()))
-                .orElse(
-                        wet
-                                ? step
-                                : Step.open(
-                                        DRY,
-                                        Station.CLEAN,
-                                        "Let it dry",
-                                        null,
-                                        Step.go("Dry", new CleanFact.LedgeDry())));
+        boolean unwiped = map.stretches().stream()
+                .anyMatch(stretch -> clean.stage(stretch.id()).before(Stage.WIPED));
+        // What a lead lets by unwiped has nothing to dry.
+        if (!wet && (!unwiped || state.signedOff(WIPED))) {
+            return step.answered(unwiped ? "nothing wet" : "dried");
+        }
+        return state.running().stream()
+                .filter(timer -> timer.kind().equals(DRYING.id()))
+                .reduce((one, other) -> end(one).isAfter(end(other)) ? one : other)
+                .map(timer -> step.waiting(timer.seq()))
+                .orElse(wet ? step : step.titled("Let it dry"));
     }
 
     private static Instant end(Timer timer) {
@@ -286,54 +270,6 @@ public final class CleanStation implements StationRoom {
                         step.hint(),
                         step.choices().toArray(Choice[]::new))
                 : step;
-    }
-
-    private Step primer(DeviceProfile profile, JobState state, LedgeMap map) {
-        CleanState clean = CleanState.of(state);
-        boolean wanted = LedgeMap.wantsPrimer(profile, map);
-        int seconds = FrameSolvent.ALCOHOL.readyAfterSeconds(roomC(state));
-        Choice primed = Step.go("Primed", new CleanFact.Primed(seconds));
-        Choice without = Step.other("Without primer", new CleanFact.LeftUnprimed());
-        Step step = Step.open(
-                PRIMER, Station.CLEAN, "Primer on the ledge", primerHint(profile, map, wanted), primed, without);
-        if (clean.primer().isPresent()) {
-            Primer laid = clean.primer().get();
-            Optional<Timer> wet = state.timer(PRIMER_DRYING);
-            if (wet.isPresent() && !laid.covered()) {
-                return Step.open(
-                                PRIMER,
-                                Station.CLEAN,
-                                "Primer dries",
-                                "nothing touches it; then it is taped within {s:" + PRIMER_OPEN_S + "}",
-                                Step.go(
-                                        "Dry",
-                                        new CleanFact.PrimerDry(
-                                                PRIMER_OPEN_S - wet.get().seconds())))
-                        .waiting(wet.get().seq());
-            }
-            return over(laid) ? step.titled("Primer's open time is over: prime again") : step.answered("primed");
-        }
-        return clean.unprimed() ? step.answered("without") : wanted ? step : step.asOptional();
-    }
-
-    private static String primerHint(DeviceProfile profile, LedgeMap map, boolean wanted) {
-        String lens = map.keepOffs().stream()
-                .filter(LedgeMap.KeepOff::lens)
-                .map(LedgeMap.KeepOff::words)
-                .findFirst()
-                .map(words -> "; never on a lens: stop {mm:" + LENS_MM + "} short of it (" + words + ")")
-                .orElse("");
-        LedgeMaterial material = profile.document().seat().material();
-        String why = wanted
-                ? material == LedgeMaterial.PLASTIC || material == LedgeMaterial.PAINTED_METAL
-                        ? "tape takes badly to " + material.words() + ": thin, with a brush"
-                        : "the ledge is only {mm:" + map.usualMm() + "} wide: thin, with a brush"
-                : "a metal ledge {mm:" + map.usualMm() + "} wide holds without";
-        return why + lens;
-    }
-
-    private boolean over(Primer laid) {
-        return !laid.covered() && now.isAfter(laid.openUntil());
     }
 
     /** As it was told before it was told by stretches. */
@@ -394,7 +330,7 @@ public final class CleanStation implements StationRoom {
                     f.checkId(),
                     steps(profile, state).stream()
                             .map(Step::id)
-                            .filter(id -> !id.equals(PRIMER) && !id.equals(SWEPT))
+                            .filter(id -> !id.equals(Priming.ID) && !id.equals(SWEPT))
                             .toList());
         } else if (fact instanceof CleanFact.GlueOff f) {
             known(map, f.stretchIds());
@@ -440,7 +376,7 @@ public final class CleanStation implements StationRoom {
                     Station.CLEAN,
                     "Acetone within {mm:" + Math.round(LedgeMap.REACH_MM) + "} of what it takes: alcohol there"));
         }
-        if (f.stretchIds().stream().anyMatch(id -> clean.stage(id) == Stage.GLUE)) {
+        if (!state.signedOff(BARE) && f.stretchIds().stream().anyMatch(id -> clean.stage(id) == Stage.GLUE)) {
             holds.add(Hold.firm(BARE, Station.CLEAN, "There is glue on it still"));
         }
         return holds;
@@ -451,20 +387,8 @@ public final class CleanStation implements StationRoom {
         stretchIds.forEach(id -> Checks.known("stretchIds", id, all));
     }
 
-    /** Primer that is wet or has aged holds what would lie on it. */
     @Override
     public List<Hold> bars(Fact later, JobState state) {
-        Optional<Primer> primer = CleanState.of(state).primer();
-        boolean onFront = Checks.meetsLedge(later)
-                && primer.filter(laid -> !laid.covered()).isPresent();
-        if (primer.isEmpty() || !Checks.laidOnFrame(later) && !onFront) {
-            return List.of();
-        }
-        if (state.timer(PRIMER_DRYING).isPresent() && now.isBefore(primer.get().readyAt())) {
-            return List.of(Hold.firm(PRIMER, Station.CLEAN, "The primer is still wet"));
-        }
-        return now.isAfter(primer.get().openUntil())
-                ? List.of(Hold.firm(PRIMER, Station.CLEAN, "The primer's open time is over: prime again"))
-                : List.of();
+        return Priming.bars(later, state, now);
     }
 }

@@ -20,6 +20,7 @@ import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
 import ridgefall.core.clean.CleanFact;
 import ridgefall.core.clean.CleanStation;
+import ridgefall.core.clean.Priming;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideFact;
@@ -117,8 +118,8 @@ public final class Course {
             SeparateFact.CREEPING,
             CarryStation.SPLIT_WARMING,
             CleanStation.DRYING,
-            CleanStation.PRIMER_DRYING,
-            CleanStation.PRIMER_OPEN,
+            Priming.DRYING,
+            Priming.OPEN,
             GlassJoin.SPREADING,
             GlassJoin.LAMP,
             SealStation.PRESSING);

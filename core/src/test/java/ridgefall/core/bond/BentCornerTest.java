@@ -8,7 +8,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import ridgefall.core.bond.BentCorner.Verdict;
 import ridgefall.core.edge.Landmark;
+import ridgefall.core.gate.Journey;
+import ridgefall.core.intake.IntakeFact.BendMarked;
+import ridgefall.core.job.Station;
 import ridgefall.core.material.Adhesive;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ShippedBook;
 
 class BentCornerTest {
     private static BentCorner at(double gapMm, double bentMm) {
@@ -42,5 +47,28 @@ class BentCornerTest {
     void whatIsBentOverALongerWayPullsLess() {
         assertThat(at(1.0, 60).shearMPa()).isCloseTo(2 * at(0.5, 60).shearMPa(), within(1e-9));
         assertThat(at(0.5, 120).shearMPa()).isCloseTo(at(0.5, 60).shearMPa() / 4, within(1e-9));
+    }
+
+    private static BentCorner found(String id, double gapMm, Double bentMm) {
+        DeviceProfile device = ShippedBook.profile(id);
+        Journey bent = new Journey(device).append(new BendMarked(Landmark.TOP_LEFT, gapMm, bentMm));
+        return BentCorner.of(device, bent.state()).get(0);
+    }
+
+    @Test
+    void aWatchIsNotBentOverMoreThanItHasAndItsRingSealsNoBentFrame() {
+        BentCorner watch = found("pellow-dial-41", 0.1, null);
+        assertThat(watch.bentMm()).as("36 by 41 mm").isEqualTo(41);
+        assertThat(watch.verdict()).isEqualTo(Verdict.STRAIGHTEN);
+        assertThat(watch.words(ShippedBook.profile("pellow-dial-41")))
+                .contains("no ring seals it: straighten it, battery out");
+        assertThat(found("marrowby-quire-11", 0.1, 120.0).verdict()).isEqualTo(Verdict.TAPE_HOLDS);
+    }
+
+    @Test
+    void whatTapeDoesNotHoldIsKnownBeforeTapeIsChosen() {
+        Journey bent = new Journey().until(Station.BOND).append(new BendMarked(Landmark.TOP_LEFT, 1.5, 60.0));
+        assertThat(bent.step("bond.school").hint()).contains("no tape holds it: straighten it, battery out");
+        assertThat(new Journey().until(Station.BOND).step("bond.school").hint()).isEqualTo("the first holds most");
     }
 }

@@ -98,6 +98,13 @@ class GlassJoinTest {
     }
 
     @Test
+    void oneLampIsOnAtATimeAndOneThatIsOffCanNotBePutOff() {
+        Fact lamp = new LampOn(Lit.FACE, 50, 67);
+        assertThat(aligned().heldBy(new LampOff())).containsExactly("bond.lit-face");
+        assertThat(aligned().append(lamp).heldBy(lamp)).containsExactly("bond.lit-face");
+    }
+
+    @Test
     void aSyringePastItsDateIsHeldAndALeadMayLetItBy() {
         Fact old = new LiquidLaid(1, 20, LocalDate.of(2026, 3, 1));
         Journey journey = atTheGlass();

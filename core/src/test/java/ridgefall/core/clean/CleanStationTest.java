@@ -233,6 +233,21 @@ class CleanStationTest {
     }
 
     @Test
+    void whatALeadLetsByIsNoTrap() {
+        Fact strip = new BondFact.StripLaid("top-1");
+        Journey smeared = atTheLedge().append(new CheckAnswered("clean.bare", Answer.FAIL, "paint came off"));
+        smeared.signOff("clean.bare", strip);
+        assertThat(smeared.next().orElseThrow().id()).isEqualTo("clean.wiped");
+        assertThat(smeared.heldBy(firstOf(smeared, "clean.wiped"))).isEmpty();
+        Journey dry = atTheLedge()
+                .untilStep("clean.wiped")
+                .append(new CheckAnswered("clean.wiped", Answer.FAIL, "no solvent near this cell"));
+        dry.signOff("clean.wiped", strip);
+        assertThat(dry.step("clean.drying").answer()).isEqualTo("nothing wet");
+        assertThat(dry.next().orElseThrow().id()).isEqualTo("clean.flat");
+    }
+
+    @Test
     void checksAndClocksOfOtherKindsAreRefused() {
         assertThatThrownBy(() -> atTheLedge().holds(new CheckAnswered("clean.windows", Answer.PASS, null)))
                 .hasMessage(
