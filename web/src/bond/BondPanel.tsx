@@ -46,11 +46,11 @@ function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     return <p className="text-xl">Computing the strips …</p>;
   }
   if (!plan) {
-    const step = job.steps.find((s) => s.station === "BOND");
+    const own = job.steps.filter((s) => s.station === "BOND");
+    const step = own.find((s) => s.id === job.nextStepId) ?? own.at(-1);
     return (
       <BandAndOutline {...picture}>
-        <p className="text-3xl leading-tight font-bold">No strips to cut</p>
-        <p className="mt-2 text-xl leading-snug">{step && say(step.title, units)}</p>
+        <p className="text-3xl leading-tight font-bold">{step && say(step.title, units)}</p>
         <p className="mt-2 text-lg leading-snug text-quiet">{step?.hint && say(step.hint, units)}</p>
       </BandAndOutline>
     );

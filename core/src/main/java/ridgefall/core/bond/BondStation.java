@@ -108,7 +108,7 @@ public final class BondStation implements StationRoom {
                             "at three places, not pressed, the least of them; the seat leaves {mm:" + gapMm
                                     + "} for it",
                             Step.go(
-                                    "It is",
+                                    "It reads",
                                     new BondFact.RingMeasured(0.3),
                                     new Ask("thicknessMm", "Ring, thickness", Ask.Kind.NUMBER, "mm", null)));
                     return ringMm.map(mm -> {

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.carry.GlassSplit;
 import ridgefall.core.clean.LedgeMap.Stretch;
@@ -103,7 +102,6 @@ public final class CleanStation implements StationRoom {
         CleanState clean = CleanState.of(state);
         List<Stretch> glued = at(map, clean, Stage.GLUE);
         List<Choice> choices = new ArrayList<>();
-        String hint = blade(profile);
         if (!glued.isEmpty()) {
             List<Stretch> edge = edgeOf(glued);
             choices.add(
@@ -111,14 +109,13 @@ public final class CleanStation implements StationRoom {
             if (edge.size() < glued.size()) {
                 choices.add(Step.other("All round bare", new CleanFact.GlueOff(ids(glued))));
             }
-            hint += keepOff(edge);
         }
         choices.add(Step.fail(
                 "Not right",
                 new JobFact.CheckAnswered(BARE, Answer.FAIL, null),
                 Step.Ask.reason("What is wrong?", "glue that smears", "ledge dented", "paint came off")));
-        Step step =
-                Step.open(BARE, Station.CLEAN, "Ledge bare of glue and glass", hint, choices.toArray(Choice[]::new));
+        Step step = Step.open(
+                BARE, Station.CLEAN, "Ledge bare of glue and glass", blade(profile), choices.toArray(Choice[]::new));
         return glued.isEmpty() ? step.answered("Bare") : told(step, state.check(BARE));
     }
 
@@ -139,14 +136,6 @@ public final class CleanStation implements StationRoom {
                     default -> "steel blade flat on the metal, away from the hand; ";
                 }
                 + "shards into the rigid bin";
-    }
-
-    private static String keepOff(List<Stretch> stretches) {
-        String near = stretches.stream()
-                .flatMap(stretch -> stretch.near().stream())
-                .distinct()
-                .collect(Collectors.joining(", "));
-        return near.isEmpty() ? "" : "; keep off: " + near;
     }
 
     /** Corner by corner, where glass went to splinters. */
@@ -195,8 +184,6 @@ public final class CleanStation implements StationRoom {
                 hint += "; acetone nowhere within {mm:" + Math.round(LedgeMap.REACH_MM)
                         + "} of plastic, paint, lens or battery: " + Math.round(100 * share(acetone, open))
                         + " in 100 of the way";
-            } else {
-                hint += keepOff(now);
             }
         }
         choices.add(Step.fail(
