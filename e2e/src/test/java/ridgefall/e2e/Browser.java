@@ -637,12 +637,11 @@ final class Browser implements AutoCloseable {
     }
 
     /** Air stays on while it is cut, where the way round took air; solvent waits for it to be off. */
-    Browser airOff() {
+    void airOff() {
         if (text().contains("Done with the air?")) {
             click("Done with the air?");
             click("Air off");
         }
-        return this;
     }
 
     void awaitNoText(String text) {

@@ -35,6 +35,8 @@ public final class GlassJoin {
     static final Set<String> CHECKS = Set.of(ALIGNED, SQUEEZED);
 
     private static final int DOTS = 9;
+    private static final int EDGES = 4;
+    private static final double USUAL_MW_PER_CM2 = 50;
 
     private GlassJoin() {}
 
@@ -149,7 +151,7 @@ public final class GlassJoin {
         String hint = String.format(Locale.ROOT, "%.1f of %.0f J/cm² given; ", given, OpticalLiquid.DOSE_J_PER_CM2)
                 + (lit == Lit.FACE
                         ? "eyes and skin shielded; nothing moves meanwhile"
-                        : "lamp flat from each side in turn; ink lets little by");
+                        : "every side alike, flat in under the glass; ink lets little by");
         Optional<Joining.Lamp> on = joining.lamp().filter(it -> it.lit() == lit);
         if (on.isPresent()) {
             Step off = Step.open(id, Station.BOND, title, hint, Step.go("Lamp off", new JoinFact.LampOff()));
@@ -158,15 +160,27 @@ public final class GlassJoin {
         if (missing < 0.01) {
             return Step.open(id, Station.BOND, title, hint).answered(String.format(Locale.ROOT, "%.1f J/cm²", given));
         }
-        double lamp = joining.lampMwPerCm2().orElse(50.0);
-        int seconds = (int) Math.max(5, Math.ceil(liquid.lampSeconds(lit, lamp, missing)));
-        return Step.open(
-                id,
-                Station.BOND,
-                title,
-                hint,
-                Step.go("Lamp on, {s:" + seconds + "}", new JoinFact.LampOn(lit, lamp, seconds)),
-                offAgain("Off again"));
+        double lamp = joining.lampMwPerCm2().orElse(USUAL_MW_PER_CM2);
+        List<Choice> choices = new ArrayList<>();
+        JoinFact.LampOn all = lampOn(liquid, lit, lamp, missing);
+        choices.add(Step.go((lit == Lit.FACE ? "Lamp on, " : "Lamp all round, ") + seconds(all), all));
+        if (lit == Lit.SIDES && lamp >= EDGES) {
+            // Turned evenly, each side has its share of the time: on average a quarter of the lamp.
+            JoinFact.LampOn turned = lampOn(liquid, lit, lamp / EDGES, missing);
+            choices.add(Step.other("Side by side, " + seconds(turned), turned));
+        }
+        choices.add(offAgain("Off again"));
+        return Step.open(id, Station.BOND, title, hint, choices.toArray(Choice[]::new));
+    }
+
+    /** What a weak lamp takes longer for than a clock runs is asked for again. */
+    private static JoinFact.LampOn lampOn(OpticalLiquid liquid, Lit lit, double lamp, double missingJ) {
+        double seconds = Math.ceil(liquid.lampSeconds(lit, lamp, missingJ));
+        return new JoinFact.LampOn(lit, lamp, (int) Math.max(5, Math.min(JoinFact.LONGEST_S, seconds)));
+    }
+
+    private static String seconds(JoinFact.LampOn on) {
+        return "{s:" + on.seconds() + "}";
     }
 
     static List<Hold> holds(JoinFact fact, DeviceProfile profile, JobState state, Instant now) {
@@ -184,6 +198,8 @@ public final class GlassJoin {
             holds.add(Hold.firm("bond.spread", Station.BOND, "The liquid is not at every corner"));
         } else if (fact instanceof JoinFact.LampOn && !state.passed(ALIGNED)) {
             holds.add(Hold.firm(ALIGNED, Station.BOND, "The glass is not aligned, and hard it stays so"));
+        } else if (fact instanceof JoinFact.LampOn && joining.lampMwPerCm2().isEmpty()) {
+            holds.add(Hold.firm("bond.lamp", Station.BOND, "Nobody has measured the lamp"));
         } else if (fact instanceof JoinFact.LampOn && joining.lamp().isPresent()) {
             holds.add(Hold.firm("bond.lit-face", Station.BOND, "The lamp is on already"));
         } else if (fact instanceof JoinFact.LampOff && joining.lamp().isEmpty()) {

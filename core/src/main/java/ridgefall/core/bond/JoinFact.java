@@ -15,6 +15,9 @@ import ridgefall.core.units.Allowed;
 public sealed interface JoinFact extends Fact.Of<Joining> {
     Family<Joining> FAMILY = new Family<>(JoinFact.class, Joining.NOTHING, Joining::hears);
 
+    /** No clock here runs longer. */
+    int LONGEST_S = 7200;
+
     @Override
     default Family<Joining> family() {
         return FAMILY;
@@ -57,7 +60,7 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         @Override
         public void check() {
             Allowed.between("dots", dots, 1, 100, "dots");
-            Allowed.between("seconds", seconds, 5, 7200, "s");
+            Allowed.between("seconds", seconds, 5, LONGEST_S, "s");
             Allowed.present("expires", expires);
         }
 
@@ -135,7 +138,7 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         public void check() {
             Allowed.present("lit", lit);
             Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
-            Allowed.between("seconds", seconds, 5, 7200, "s");
+            Allowed.between("seconds", seconds, 5, LONGEST_S, "s");
         }
 
         @Override

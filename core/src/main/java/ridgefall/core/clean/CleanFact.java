@@ -243,7 +243,7 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
         }
     }
 
-    /** It is taped as it is; a reason is the hand's own. */
+    /** It is taped as it is. */
     record LeftUnprimed() implements CleanFact {
         @Override
         public CleanState after(CleanState before, Entry entry) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.bond.JoinFact.LampOff;
 import ridgefall.core.bond.JoinFact.LampOn;
@@ -102,6 +103,32 @@ class GlassJoinTest {
         Fact lamp = new LampOn(Lit.FACE, 50, 67);
         assertThat(aligned().heldBy(new LampOff())).containsExactly("bond.lit-face");
         assertThat(aligned().append(lamp).heldBy(lamp)).containsExactly("bond.lit-face");
+    }
+
+    @Test
+    void oneLampFromSideToSideTakesFourTimesAsLongAndIsCountedSo() {
+        Journey journey = aligned().append(new LampOn(Lit.FACE, 50, 67)).append(new LampOff());
+        List<Step.Choice> ways = journey.step("bond.lit-sides").choices();
+        assertThat(ways)
+                .extracting(Step.Choice::label)
+                .containsExactly("Lamp all round, {s:389}", "Side by side, {s:1553}", "Off again");
+        journey.append(ways.get(1).fact()).append(new LampOff());
+        assertThat(journey.step("bond.lit-sides").answer()).isEqualTo("3.0 J/cm²");
+    }
+
+    @Test
+    void aLampThatIsTooWeakForOneClockIsPutOnAgainAndOneThatNobodyMeasuredIsNot() {
+        Journey weak = aligned().append(new LampRead(1));
+        Fact on = first(weak, "bond.lit-sides").fact();
+        assertThat(((LampOn) on).seconds()).isEqualTo(7200);
+        assertThat(weak.holds(on)).isEmpty();
+        weak.append(on).append(new LampOff());
+        assertThat(weak.step("bond.lit-sides").hint()).startsWith("1.1 of 3 J/cm² given");
+        Journey unmeasured = atTheGlass()
+                .append(new LiquidLaid(1, 20, FRESH))
+                .append(new LiquidSpread())
+                .append(new CheckAnswered("bond.aligned", Answer.PASS, null));
+        assertThat(unmeasured.heldBy(new LampOn(Lit.FACE, 50, 67))).containsExactly("bond.lamp");
     }
 
     @Test
