@@ -7,6 +7,7 @@ export const keys = {
   heatSources: ["heat-sources"] as const,
   instruments: ["instruments"] as const,
   programmers: ["programmers"] as const,
+  supplies: ["supplies"] as const,
   usual: ["book-usual"] as const,
   devices: (query: string) => ["devices", query] as const,
   book: (query: string) => ["book", query] as const,

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+  "/api/supplies/{supplyId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["put"];
+    post?: never;
+    delete: operations["putAway"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/stock/{stockId}/tested": {
     parameters: {
       query?: never;
@@ -76,7 +92,7 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["put"];
+    put: operations["put_1"];
     post?: never;
     delete: operations["remove"];
     options?: never;
@@ -140,7 +156,7 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["put_1"];
+    put: operations["put_2"];
     post?: never;
     delete: operations["remove_1"];
     options?: never;
@@ -156,9 +172,9 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["put_2"];
+    put: operations["put_3"];
     post?: never;
-    delete: operations["putAway"];
+    delete: operations["putAway_1"];
     options?: never;
     head?: never;
     patch?: never;
@@ -548,6 +564,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/supplies": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["all_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/stock": {
     parameters: {
       query?: never;
@@ -587,7 +619,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_1"];
+    get: operations["all_2"];
     put?: never;
     post?: never;
     delete?: never;
@@ -676,6 +708,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/strip-sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["stripSheet"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/separate": {
     parameters: {
       query?: never;
@@ -684,6 +732,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["separate"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/seal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["seal"];
     put?: never;
     post?: never;
     delete?: never;
@@ -796,6 +860,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["ledge"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/leak": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["leak"];
     put?: never;
     post?: never;
     delete?: never;
@@ -939,7 +1019,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_2"];
+    get: operations["all_3"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1019,7 +1099,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_3"];
+    get: operations["all_4"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1035,7 +1115,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all_4"];
+    get: operations["all_5"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1208,6 +1288,47 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    SupplyLine: {
+      /** @enum {string} */
+      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "CLAMPS";
+      name: string;
+      /** Format: double */
+      left: number;
+      /** Format: double */
+      widthMm: number | null;
+      /** Format: double */
+      thicknessMm: number | null;
+      profileId: string | null;
+      /** Format: double */
+      needleMm: number | null;
+      /** Format: int32 */
+      skinMinutes: number | null;
+      /** Format: int32 */
+      cureHours: number | null;
+      /** Format: double */
+      viscosityPaS: number | null;
+      /** Format: double */
+      doseJPerCm2: number | null;
+      /** Format: double */
+      newtons: number | null;
+      /** Format: date */
+      expires: string | null;
+    };
+    SuppliesView: {
+      supplies: components["schemas"]["SupplyView"][];
+      kinds: components["schemas"]["SupplyKindView"][];
+    };
+    SupplyKindView: {
+      /** @enum {string} */
+      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "CLAMPS";
+      words: string;
+      unit: string;
+    };
+    SupplyView: {
+      id: string;
+      line: components["schemas"]["SupplyLine"];
+      past: boolean;
+    };
     Tested: {
       tested: boolean;
     };
@@ -1218,6 +1339,8 @@ export interface components {
       callback: number;
       /** Format: int32 */
       retentionDays: number;
+      /** @enum {string} */
+      primer: "ALWAYS" | "WHERE_NEEDED" | "NEVER";
     };
     Units: {
       temperature: string;
@@ -1292,7 +1415,15 @@ export interface components {
     };
     Channel: {
       /** @enum {string} */
-      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
+      quantity:
+        | "TEMPERATURE"
+        | "CURRENT"
+        | "VOLTAGE"
+        | "IRRADIANCE"
+        | "HUMIDITY"
+        | "PRESSURE"
+        | "DISPLACEMENT"
+        | "CARD";
       place: string;
       query: string;
     };
@@ -1324,7 +1455,15 @@ export interface components {
     };
     QuantityView: {
       /** @enum {string} */
-      id: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
+      id:
+        | "TEMPERATURE"
+        | "CURRENT"
+        | "VOLTAGE"
+        | "IRRADIANCE"
+        | "HUMIDITY"
+        | "PRESSURE"
+        | "DISPLACEMENT"
+        | "CARD";
       unit: string;
     };
     RunKind: {
@@ -1556,8 +1695,11 @@ export interface components {
       readings: number | null;
     };
     Fact:
+      | components["schemas"]["Accepted"]
       | components["schemas"]["BatteryIsolated"]
       | components["schemas"]["BatterySeen"]
+      | components["schemas"]["BeadLaid"]
+      | components["schemas"]["BeadLifted"]
       | components["schemas"]["BendMarked"]
       | components["schemas"]["CameBack"]
       | components["schemas"]["CarriedOver"]
@@ -1565,9 +1707,12 @@ export interface components {
       | components["schemas"]["CarryOverLost"]
       | components["schemas"]["CellBad"]
       | components["schemas"]["CheckAnswered"]
+      | components["schemas"]["ClampsOff"]
+      | components["schemas"]["ClampsSet"]
       | components["schemas"]["CopiedElsewhere"]
       | components["schemas"]["CopyBegun"]
       | components["schemas"]["CopyFailed"]
+      | components["schemas"]["CornerMeasured"]
       | components["schemas"]["CornerSwept"]
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
@@ -1579,12 +1724,14 @@ export interface components {
       | components["schemas"]["DifferenceAgreed"]
       | components["schemas"]["EarlierRepair"]
       | components["schemas"]["FaultChecked"]
+      | components["schemas"]["FlushRead"]
       | components["schemas"]["FrontOpened"]
       | components["schemas"]["FrontSeen"]
       | components["schemas"]["FunctionAdded"]
       | components["schemas"]["FunctionTested"]
       | components["schemas"]["GlueOff"]
       | components["schemas"]["HandedOver"]
+      | components["schemas"]["HeldByChosen"]
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
@@ -1628,13 +1775,16 @@ export interface components {
       | components["schemas"]["ScrewTold"]
       | components["schemas"]["ScrewsCounted"]
       | components["schemas"]["ScrewsMoved"]
+      | components["schemas"]["SealTested"]
       | components["schemas"]["Sealed"]
+      | components["schemas"]["SeatMeasured"]
       | components["schemas"]["SentBack"]
       | components["schemas"]["SettingChanged"]
       | components["schemas"]["SoakEnded"]
       | components["schemas"]["SoakStarted"]
       | components["schemas"]["SolventDry"]
       | components["schemas"]["SolventLaid"]
+      | components["schemas"]["SqueezeOutWiped"]
       | components["schemas"]["StretchFreed"]
       | components["schemas"]["StripLaid"]
       | components["schemas"]["StripsChosen"]
@@ -2324,10 +2474,75 @@ export interface components {
       cracked: boolean;
       free: boolean;
     };
+    BareView: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+      words: string;
+    };
+    BeadView: {
+      /** Format: double */
+      ml: number;
+      /** Format: int32 */
+      layingSeconds: number;
+      /** Format: double */
+      inMm: number;
+      bare: components["schemas"]["BareView"][];
+      /** Format: int32 */
+      clamps: number;
+      clampsAtMm: number[];
+      /** Format: date-time */
+      skinsAt: string | null;
+    };
+    FlushPlaceView: {
+      /** Format: double */
+      positionMm: number;
+      place: string;
+      /** Format: double */
+      overMm: number | null;
+      verdict: ("FLUSH" | "STANDS_UP" | "SUNK" | null) | null;
+      verdictWords: string | null;
+      type: components["schemas"]["ChoiceView"];
+      take: components["schemas"]["ChoiceView"] | null;
+    };
+    GaugeView: {
+      instrument: string;
+      /** Format: double */
+      mm: number;
+    };
+    PressPlan: {
+      /** Format: int32 */
+      places: number;
+      /** Format: double */
+      everyMm: number;
+      /** Format: int32 */
+      newtons: number;
+      /** Format: int32 */
+      secondsEach: number;
+      /** Format: int32 */
+      restsMinutes: number;
+      /** Format: int32 */
+      wholeHours: number;
+    };
+    SealView: {
+      bead: components["schemas"]["BeadView"] | null;
+      press: components["schemas"]["PressPlan"] | null;
+      places: components["schemas"]["FlushPlaceView"][];
+      gauge: components["schemas"]["GaugeView"] | null;
+    };
     ChannelView: {
       instrument: string;
       /** @enum {string} */
-      quantity: "TEMPERATURE" | "CURRENT" | "VOLTAGE" | "IRRADIANCE" | "HUMIDITY" | "PRESSURE" | "CARD";
+      quantity:
+        | "TEMPERATURE"
+        | "CURRENT"
+        | "VOLTAGE"
+        | "IRRADIANCE"
+        | "HUMIDITY"
+        | "PRESSURE"
+        | "DISPLACEMENT"
+        | "CARD";
       unit: string;
       place: string;
       /** Format: int32 */
@@ -2382,6 +2597,7 @@ export interface components {
       kept: string[];
       lost: string[];
       adhesive: string;
+      sealed: string;
       people: string[];
       notes: components["schemas"]["LineView"][];
     };
@@ -2441,6 +2657,34 @@ export interface components {
       /** Format: date-time */
       openUntil: string;
       covered: boolean;
+    };
+    LeakView: {
+      curve: components["schemas"]["PressureView"][];
+      /** Format: int32 */
+      fromS: number;
+      /** Format: int32 */
+      untilS: number;
+      result: components["schemas"]["ResultView"] | null;
+      take: components["schemas"]["ChoiceView"] | null;
+    };
+    PressureView: {
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      kPa: number;
+      /** Format: double */
+      atOneWarmthKPa: number;
+    };
+    ResultView: {
+      /** @enum {string} */
+      verdict: "TIGHT" | "LEAKS" | "GROSS" | "DOUBTFUL";
+      words: string;
+      /** Format: double */
+      mlPerMinute: number;
+      /** Format: double */
+      uncertainMlPerMinute: number;
+      /** Format: double */
+      limitMlPerMinute: number;
     };
     JoinView: {
       /** Format: double */
@@ -2925,6 +3169,10 @@ export interface components {
       noLongerS: number | null;
     };
     BondView: {
+      held: ("CAME_ON_IT" | "RING" | "STRIPS" | "BEAD" | "OLD_BOND" | null) | null;
+      ways: components["schemas"]["WayView"][];
+      seat: components["schemas"]["SeatView"] | null;
+      ring: components["schemas"]["RingView"] | null;
       plans: components["schemas"]["PlanView"][];
       /** Format: double */
       dropLoadN: number;
@@ -2943,6 +3191,23 @@ export interface components {
       /** Format: double */
       shearN: number;
       cornersClosed: boolean;
+    };
+    RingView: {
+      /** Format: double */
+      thicknessMm: number;
+      /** Format: double */
+      squeeze: number;
+      /** Format: double */
+      leastSqueeze: number;
+      /** Format: double */
+      stretch: number;
+    };
+    SeatView: {
+      /** Format: double */
+      depthMm: number;
+      /** Format: double */
+      frontMm: number;
+      measured: boolean;
     };
     SkipView: {
       place: string;
@@ -2965,6 +3230,24 @@ export interface components {
       widthMm: number;
       laid: boolean;
       outline: components["schemas"]["OutlinePoint"][];
+    };
+    WayView: {
+      /** @enum {string} */
+      by: "CAME_ON_IT" | "RING" | "STRIPS" | "BEAD" | "OLD_BOND";
+      words: string;
+      supply: string | null;
+      against: string[];
+      asks: string[];
+      allRound: boolean;
+      /** Format: double */
+      holdsN: number;
+      /** Format: double */
+      proudMm: number | null;
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      restsMinutes: number;
+      takes: string;
     };
     DeviceView: {
       id: string;
@@ -3474,6 +3757,14 @@ export interface components {
       closed: components["schemas"]["BenchJob"][];
       timers: components["schemas"]["BenchTimer"][];
     };
+    Accepted: {
+      stretchIds: string[];
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Accepted";
+    };
     BatteryIsolated: {
       /** @enum {string} */
       how: "UNPLUGGED" | "CARD_UNDER_CONTACT";
@@ -3491,6 +3782,26 @@ export interface components {
        * @enum {string}
        */
       type: "BatterySeen";
+    };
+    BeadLaid: {
+      /** Format: double */
+      ml: number;
+      /** Format: int32 */
+      skinSeconds: number;
+      supplyId: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BeadLaid";
+    };
+    BeadLifted: {
+      reason: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BeadLifted";
     };
     BendMarked: {
       bentMm: number | null;
@@ -3559,6 +3870,24 @@ export interface components {
        */
       type: "CheckAnswered";
     };
+    ClampsOff: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ClampsOff";
+    };
+    ClampsSet: {
+      /** Format: int32 */
+      clamps: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ClampsSet";
+      /** Format: int32 */
+      wipeSeconds: number;
+    };
     CopiedElsewhere: {
       backSum: string;
       partId: string;
@@ -3604,6 +3933,18 @@ export interface components {
        * @enum {string}
        */
       type: "CopyFailed";
+    };
+    CornerMeasured: {
+      bentMm: number | null;
+      /** @enum {string} */
+      corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      /** Format: double */
+      gapMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CornerMeasured";
     };
     CornerSwept: {
       /** @enum {string} */
@@ -3716,6 +4057,17 @@ export interface components {
        */
       type: "FaultChecked";
     };
+    FlushRead: {
+      /** Format: double */
+      overMm: number;
+      /** Format: double */
+      positionMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FlushRead";
+    };
     FrontOpened: {
       /**
        * @description discriminator enum property added by openapi-typescript
@@ -3768,6 +4120,18 @@ export interface components {
        * @enum {string}
        */
       type: "HandedOver";
+    };
+    HeldByChosen: {
+      /** @enum {string} */
+      held: "CAME_ON_IT" | "RING" | "STRIPS" | "BEAD" | "OLD_BOND";
+      rollsMm: number[] | null;
+      supply: string | null;
+      supplyId: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "HeldByChosen";
     };
     HoldOverridden: {
       held: components["schemas"]["Fact"] | null;
@@ -3862,12 +4226,15 @@ export interface components {
       type: "LetGoOn";
     };
     LiquidLaid: {
+      doseJPerCm2: number | null;
       /** Format: int32 */
       dots: number;
       /** Format: date */
       expires: string;
+      ml: number | null;
       /** Format: int32 */
       seconds: number;
+      supplyId: string | null;
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
@@ -4221,12 +4588,46 @@ export interface components {
       /** @enum {string} */
       where: "OUT" | "RENEWED" | "BACK" | "ANOTHER" | "ABSENT" | "STUCK" | "LOST" | "EMPTY";
     };
+    SealTested: {
+      /** Format: double */
+      chamberMl: number;
+      /** Format: double */
+      endC: number;
+      /** Format: double */
+      endKPa: number;
+      /** Format: double */
+      innerMl: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      solidKPa: number;
+      /** Format: double */
+      startC: number;
+      /** Format: double */
+      startKPa: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SealTested";
+    };
     Sealed: {
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
        */
       type: "Sealed";
+    };
+    SeatMeasured: {
+      /** Format: double */
+      depthMm: number;
+      /** Format: double */
+      frontMm: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SeatMeasured";
     };
     SentBack: {
       /** @enum {string} */
@@ -4293,6 +4694,15 @@ export interface components {
        */
       type: "SolventLaid";
     };
+    SqueezeOutWiped: {
+      /** Format: int32 */
+      cureSeconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "SqueezeOutWiped";
+    };
     StretchFreed: {
       stretchId: string;
       /**
@@ -4302,12 +4712,14 @@ export interface components {
       type: "StretchFreed";
     };
     StripLaid: {
+      rollId: string | null;
       stripId: string;
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
        */
       type: "StripLaid";
+      usedMm: number | null;
     };
     StripsChosen: {
       /** @enum {string} */
@@ -4423,6 +4835,52 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  put: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        supplyId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SupplyLine"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SuppliesView"];
+        };
+      };
+    };
+  };
+  putAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        supplyId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   tested: {
     parameters: {
       query?: never;
@@ -4537,7 +4995,7 @@ export interface operations {
       };
     };
   };
-  put: {
+  put_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -4681,7 +5139,7 @@ export interface operations {
       };
     };
   };
-  put_1: {
+  put_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -4727,7 +5185,7 @@ export interface operations {
       };
     };
   };
-  put_2: {
+  put_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -4753,7 +5211,7 @@ export interface operations {
       };
     };
   };
-  putAway: {
+  putAway_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -5594,6 +6052,26 @@ export interface operations {
       };
     };
   };
+  all_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SuppliesView"];
+        };
+      };
+    };
+  };
   search: {
     parameters: {
       query?: {
@@ -5636,7 +6114,7 @@ export interface operations {
       };
     };
   };
-  all_1: {
+  all_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -5773,6 +6251,31 @@ export interface operations {
       };
     };
   };
+  stripSheet: {
+    parameters: {
+      query: {
+        school: "BUTT" | "MITRE" | "GAPPED";
+        format?: "SVG" | "PDF" | "DXF";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
   separate: {
     parameters: {
       query?: never;
@@ -5791,6 +6294,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["SeparateView"];
+        };
+      };
+    };
+  };
+  seal: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SealView"];
         };
       };
     };
@@ -5970,6 +6495,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["LedgeView"];
+        };
+      };
+    };
+  };
+  leak: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["LeakView"];
         };
       };
     };
@@ -6168,7 +6715,7 @@ export interface operations {
       };
     };
   };
-  all_2: {
+  all_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -6285,7 +6832,7 @@ export interface operations {
       };
     };
   };
-  all_3: {
+  all_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -6305,7 +6852,7 @@ export interface operations {
       };
     };
   };
-  all_4: {
+  all_5: {
     parameters: {
       query?: never;
       header?: never;
@@ -6579,6 +7126,12 @@ export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: Readonly
 export const pathsApiJobsJobIdTraySheetGetParametersQueryFormatValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/tray-sheet"]["get"]["parameters"]["query"]["format"]
 > = ["SVG", "PDF", "DXF"];
+export const pathsApiJobsJobIdStripSheetGetParametersQuerySchoolValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["school"]
+> = ["BUTT", "MITRE", "GAPPED"];
+export const pathsApiJobsJobIdStripSheetGetParametersQueryFormatValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["format"]
+> = ["SVG", "PDF", "DXF"];
 export const pathsApiJobsJobIdQuoteGetParametersQueryGradeValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/quote"]["get"]["parameters"]["query"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
@@ -6600,6 +7153,15 @@ export const pathsApiBookLayersGetParametersQueryDeviceClassValues: ReadonlyArra
 export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/book-layers"]["get"]["parameters"]["query"]["build"]
 > = ["FUSED", "SEPARATE"];
+export const supplyLineKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SupplyLine"]["kind"]
+> = ["ROLL", "RINGS", "GLUE", "LIQUID", "CLAMPS"];
+export const supplyKindViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SupplyKindView"]["kind"]
+> = ["ROLL", "RINGS", "GLUE", "LIQUID", "CLAMPS"];
+export const settingsPrimerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Settings"]["primer"]
+> = ["ALWAYS", "WHERE_NEEDED", "NEVER"];
 export const faultViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultView"]["id"]
 > = ["OPEN", "LOOP", "READ", "SHORT", "CHECKSUM", "VERIFY", "GENERATION", "FRONT", "SILENT", "SLOW"];
@@ -6608,10 +7170,10 @@ export const standingRoleValues: ReadonlyArray<
 > = ["DESK", "TECHNICIAN", "LEAD"];
 export const channelQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Channel"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
 export const quantityViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["QuantityView"]["id"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
 export const givenSourceKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenSource"]["kind"]
 > = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
@@ -6822,12 +7384,18 @@ export const lyingPlugViewLieValues: ReadonlyArray<
 export const screwFitViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewFitView"]["verdict"]
 > = ["FITS", "TOO_LONG", "TOO_SHORT", "OTHER_THREAD"];
+export const flushPlaceViewVerdictAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FlushPlaceView"]["verdict"]
+> = ["FLUSH", "STANDS_UP", "SUNK"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "CARD"];
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
 export const ledgeStretchViewStageValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgeStretchView"]["stage"]
 > = ["GLUE", "BARE", "WIPED", "DRY", "ACCEPTED"];
+export const resultViewVerdictValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ResultView"]["verdict"]
+> = ["TIGHT", "LEAKS", "GROSS", "DOUBTFUL"];
 export const litViewLitValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["LitView"]["lit"]> =
   ["FACE", "SIDES"];
 export const candidateViewSweepValues: ReadonlyArray<
@@ -6890,9 +7458,19 @@ export const progressViewStageValues: ReadonlyArray<
 export const ledgerRowViewStandingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgerRowView"]["standing"]
 > = ["TO_MOVE", "NOW", "MOVED", "BROUGHT", "LOST"];
+export const bondViewHeldAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BondView"]["held"]
+> = ["CAME_ON_IT", "RING", "STRIPS", "BEAD", "OLD_BOND"];
 export const planViewSchoolValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PlanView"]["school"]
 > = ["BUTT", "MITRE", "GAPPED"];
+export const wayViewByValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["WayView"]["by"]> = [
+  "CAME_ON_IT",
+  "RING",
+  "STRIPS",
+  "BEAD",
+  "OLD_BOND",
+];
 export const listedKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Listed"]["kind"]> =
   ["TABLET", "WATCH"];
 export const bodyDeviceClassValues: ReadonlyArray<
@@ -7100,6 +7678,9 @@ export const benchViewStationsValues: ReadonlyArray<
   "SEAL",
   "PROVE",
 ];
+export const acceptedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Accepted"]["type"]
+> = ["Accepted"];
 export const batteryIsolatedHowValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BatteryIsolated"]["how"]
 > = ["UNPLUGGED", "CARD_UNDER_CONTACT"];
@@ -7112,6 +7693,12 @@ export const batterySeenBatteryValues: ReadonlyArray<
 export const batterySeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BatterySeen"]["type"]
 > = ["BatterySeen"];
+export const beadLaidTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BeadLaid"]["type"]
+> = ["BeadLaid"];
+export const beadLiftedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BeadLifted"]["type"]
+> = ["BeadLifted"];
 export const bendMarkedCornerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BendMarked"]["corner"]
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
@@ -7142,6 +7729,12 @@ export const checkAnsweredAnswerValues: ReadonlyArray<
 export const checkAnsweredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CheckAnswered"]["type"]
 > = ["CheckAnswered"];
+export const clampsOffTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ClampsOff"]["type"]
+> = ["ClampsOff"];
+export const clampsSetTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ClampsSet"]["type"]
+> = ["ClampsSet"];
 export const copiedElsewhereTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopiedElsewhere"]["type"]
 > = ["CopiedElsewhere"];
@@ -7174,6 +7767,12 @@ export const copyFailedTroubleValues: ReadonlyArray<
 export const copyFailedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["type"]
 > = ["CopyFailed"];
+export const cornerMeasuredCornerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerMeasured"]["corner"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const cornerMeasuredTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerMeasured"]["type"]
+> = ["CornerMeasured"];
 export const cornerSweptCornerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CornerSwept"]["corner"]
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
@@ -7219,6 +7818,9 @@ export const faultCheckedFindingValues: ReadonlyArray<
 export const faultCheckedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["type"]
 > = ["FaultChecked"];
+export const flushReadTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FlushRead"]["type"]
+> = ["FlushRead"];
 export const frontOpenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FrontOpened"]["type"]
 > = ["FrontOpened"];
@@ -7246,6 +7848,12 @@ export const glueOffTypeValues: ReadonlyArray<
 export const handedOverTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HandedOver"]["type"]
 > = ["HandedOver"];
+export const heldByChosenHeldValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HeldByChosen"]["held"]
+> = ["CAME_ON_IT", "RING", "STRIPS", "BEAD", "OLD_BOND"];
+export const heldByChosenTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HeldByChosen"]["type"]
+> = ["HeldByChosen"];
 export const holdOverriddenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoldOverridden"]["type"]
 > = ["HoldOverridden"];
@@ -7447,8 +8055,14 @@ export const screwsMovedTypeValues: ReadonlyArray<
 export const screwsMovedWhereValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ScrewsMoved"]["where"]
 > = ["OUT", "RENEWED", "BACK", "ANOTHER", "ABSENT", "STUCK", "LOST", "EMPTY"];
+export const sealTestedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SealTested"]["type"]
+> = ["SealTested"];
 export const sealedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sealed"]["type"]> =
   ["Sealed"];
+export const seatMeasuredTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SeatMeasured"]["type"]
+> = ["SeatMeasured"];
 export const sentBackFlawValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SentBack"]["flaw"]
 > = ["GLUE", "SHARD", "UNEVEN", "DULL"];
@@ -7473,6 +8087,9 @@ export const solventDryTypeValues: ReadonlyArray<
 export const solventLaidTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SolventLaid"]["type"]
 > = ["SolventLaid"];
+export const squeezeOutWipedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SqueezeOutWiped"]["type"]
+> = ["SqueezeOutWiped"];
 export const stretchFreedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StretchFreed"]["type"]
 > = ["StretchFreed"];

@@ -9,19 +9,28 @@ import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { HoldPanel } from "./HoldPanel";
 import { JoinPanel } from "./JoinPanel";
+import { Section } from "./Section";
 
 type Plan = Schemas["PlanView"];
+type Bond = Schemas["BondView"];
 
+/** What will hold it is asked first; then what is in hand: glass and liquid, or what lies on the ledge. */
 export function BondPanel(props: PanelProps) {
-  return props.job.steps.some((step) => step.id === "bond.liquid") ? (
+  const own = props.job.steps.filter((step) => step.station === "BOND");
+  const liquid = own.findIndex((step) => step.id === "bond.optical");
+  const next = own.findIndex((step) => step.id === props.job.nextStepId);
+  return liquid >= 0 && own[0]?.id === "bond.seat" && (next < 0 || next > liquid) ? (
+    <LedgePanel {...props} />
+  ) : liquid >= 0 && props.job.nextStepId !== "bond.held" ? (
     <JoinPanel {...props} />
   ) : (
-    <StripsPanel {...props} />
+    <LedgePanel {...props} />
   );
 }
 
-function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
+function LedgePanel({ job, pointed, onPoint, view, onView }: PanelProps) {
   const units = useUnits();
   const [looked, setLooked] = useState<string | null>(null);
   const { data } = useQuery({
@@ -34,6 +43,7 @@ function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     data?.plans.find((p) => p.school === looked) ?? data?.plans.find((p) => p.chosen) ?? data?.plans[0];
   const picture = useEdgePicture({
     jobId: job.id,
+    newFront: true,
     tracks: plan ? [{ id: "strips", name: "strips", height: 46, pieces: stripPieces(plan, units) }] : [],
     foldedTrack: "none",
     outlines: plan?.strips.map((s) => ({ id: s.id, points: s.outline, laid: s.laid })) ?? [],
@@ -43,15 +53,24 @@ function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     onView,
   });
   if (!data) {
-    return <p className="text-xl">Computing the strips …</p>;
+    return <p className="text-xl">Reckoning what will hold it …</p>;
+  }
+  if (data.held === null && data.ways.length > 0 && data.plans.length === 0 && asked(job)) {
+    return <HoldPanel bond={data} />;
   }
   if (!plan) {
     const own = job.steps.filter((s) => s.station === "BOND");
     const step = own.find((s) => s.id === job.nextStepId) ?? own.at(-1);
     return (
       <BandAndOutline {...picture}>
-        <p className="text-3xl leading-tight font-bold">{step && say(step.title, units)}</p>
-        <p className="mt-2 text-lg leading-snug text-quiet">{step?.hint && say(step.hint, units)}</p>
+        {data.seat && step?.id.startsWith("bond.ring") ? (
+          <Ring bond={data} seat={data.seat} />
+        ) : (
+          <>
+            <p className="text-3xl leading-tight font-bold">{step && say(step.title, units)}</p>
+            <p className="mt-2 text-lg leading-snug text-quiet">{step?.hint && say(step.hint, units)}</p>
+          </>
+        )}
       </BandAndOutline>
     );
   }
@@ -59,9 +78,7 @@ function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     <>
       <BandAndOutline {...picture}>
         <p className="digits text-5xl leading-none font-bold">{length(plan.rollMm, units)}</p>
-        <p className="mt-2 text-xl leading-snug font-semibold">
-          off the roll, {plan.strips.length} pieces {length(plan.strips[0]?.widthMm ?? 0, units)} wide
-        </p>
+        <p className="mt-2 text-xl leading-snug font-semibold">off the roll: {piecesWords(plan, units)}</p>
         <p className="mt-2 text-lg leading-snug">
           Holds {Math.round(plan.shearN)} N when warm, with a safety of three; a drop pulls{" "}
           {Math.round(data.dropLoadN)} N. Covers {Math.round(plan.coverage * 100)} % of the ledge;{" "}
@@ -83,9 +100,68 @@ function StripsPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
             {p.words}, {Math.round(p.shearN)} N{p.chosen ? ", chosen" : ""}
           </Button>
         ))}
+        <a
+          className="ml-auto flex min-h-12 items-center underline"
+          href={`/api/jobs/${job.id}/strip-sheet?school=${plan.school}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print them at true scale
+        </a>
       </div>
     </>
   );
+}
+
+/** How far the seat squeezes the ring: what seals, in hundredths of its thickness. */
+function Ring({ bond, seat }: { bond: Bond; seat: NonNullable<Bond["seat"]> }) {
+  const units = useUnits();
+  const { ring } = bond;
+  const hundred = (share: number) => Math.max(0, Math.round(100 * share));
+  return (
+    <>
+      <Section seat={seat} proudMm={0} title="Ring in its seat, front flush" />
+      {ring ? (
+        <>
+          <p className="digits mt-2 text-5xl leading-none font-bold">{hundred(ring.squeeze)} in 100</p>
+          <p className="mt-2 text-xl leading-snug font-semibold">
+            squeezed; it seals from {hundred(ring.leastSqueeze)} on, all round
+          </p>
+          <p className={`mt-2 leading-snug ${ring.stretch < 0 ? "font-semibold text-alarm" : ""}`}>
+            {ring.stretch < 0
+              ? "Too thin for this seat: another ring."
+              : `Never stretched: ${hundred(ring.stretch)} in 100 longer and it leaks.`}
+          </p>
+        </>
+      ) : (
+        <>
+          <p className="digits mt-2 text-5xl leading-none font-bold">
+            {length(seat.depthMm - seat.frontMm, units)}
+          </p>
+          <p className="mt-2 text-xl leading-snug font-semibold">
+            is what the seat leaves, {seat.measured ? "by caliper" : "by the book"}: the ring has to be
+            thicker
+          </p>
+        </>
+      )}
+    </>
+  );
+}
+
+/** Whether it is still to be said what holds it. */
+const asked = (job: PanelProps["job"]) =>
+  job.steps.some((step) => step.id === "bond.held" && step.answer === null);
+
+/** How many of which width, the most first: "7 pieces 2.0 mm wide, 1 of 1.5 mm". */
+function piecesWords(plan: Plan, units: Units): string {
+  const widths = new Map<number, number>();
+  plan.strips.forEach((s) => widths.set(s.widthMm, (widths.get(s.widthMm) ?? 0) + 1));
+  return [...widths]
+    .sort(([, a], [, b]) => b - a)
+    .map(([width, count], i) =>
+      i === 0 ? `${count} pieces ${length(width, units)} wide` : `${count} of ${length(width, units)}`,
+    )
+    .join(", ");
 }
 
 function stripPieces(plan: Plan, units: Units): Piece[] {

@@ -25,6 +25,7 @@ export function CleanPanel({ job, record, pointed, onPoint, view, onView }: Pane
   });
   const picture = useEdgePicture({
     jobId: job.id,
+    newFront: true,
     tracks: ledge
       ? [
           { id: "ledge", name: "ledge", height: 38, pieces: stagePieces(ledge, nowS) },
@@ -155,9 +156,15 @@ function InHand({ ledge, nowS }: { ledge: Ledge; nowS: number }) {
 
 const Pointing = () => <p className="mt-2 leading-snug text-quiet">Tap a stretch to tell of it alone.</p>;
 
+/** More of them are a wall: the band has them all. */
+const NAMED = 7;
+
 function KeepOff({ near }: { near: readonly string[] }) {
   return near.length === 0 ? null : (
-    <p className="mt-1 leading-snug font-semibold text-alarm">Keep off: {near.join(", ")}</p>
+    <p className="mt-1 leading-snug font-semibold text-alarm">
+      Keep off: {near.slice(0, NAMED).join(", ")}
+      {near.length > NAMED && ` and ${near.length - NAMED} more, hatched above`}
+    </p>
   );
 }
 

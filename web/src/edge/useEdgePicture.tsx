@@ -14,6 +14,8 @@ interface Picture {
   foldedTrack: string;
   pins?: readonly Pin[];
   outlines?: Parameters<typeof Folded>[0]["outlines"];
+  /** The old glass is off: its cracks went with it. */
+  newFront?: boolean;
   pointed: number | null;
   onPoint: (at: number) => void;
   view: View;
@@ -27,13 +29,16 @@ export function useEdgePicture({
   foldedTrack,
   pins = [],
   outlines,
+  newFront = false,
   pointed,
   onPoint,
   view,
   onView,
 }: Picture): { band: ReactNode; folded: ReactNode } {
   const units = useUnits();
-  const edge = useEdge(jobId, view).data;
+  const drawn = useEdge(jobId, view).data;
+  const edge =
+    drawn && newFront ? { ...drawn, marks: drawn.marks.filter((mark) => mark.kind !== "CRACK") } : drawn;
   const [active, setActive] = useState<string | null>(null);
   if (!edge) {
     return { band: <div className="h-24" />, folded: null };

@@ -12,6 +12,7 @@ import type { View } from "@/edge/useEdge";
 import { HeatPanel } from "@/heat/HeatPanel";
 import { IntakePanel } from "@/intake/IntakePanel";
 import { PartsPanel } from "@/parts/PartsPanel";
+import { LeakPanel } from "@/prove/LeakPanel";
 import { SealPanel } from "@/seal/SealPanel";
 import { ClipPanel } from "@/separate/ClipPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
@@ -318,10 +319,19 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "SEAL":
       return inside ? <StripPanel {...panel} /> : <SealPanel {...panel} />;
     case "PROVE":
-      return <TestPanel {...panel} />;
+      return inTheTester(panel.job) ? <LeakPanel {...panel} /> : <TestPanel {...panel} />;
     default:
       return <JournalPanel {...panel} />;
   }
+}
+
+/** A watch whose functions are proven, or that lies in the tester. */
+function inTheTester(job: Job): boolean {
+  const step = job.steps.find((one) => one.id === "prove.seal-tested");
+  return (
+    step !== undefined &&
+    (step.waitsFor !== null || step.problem || job.nextStepId === "prove.hand-over" || job.closed)
+  );
 }
 
 function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s: Station) => void }) {

@@ -125,9 +125,7 @@ export function RecordPage() {
         {shops && record.notes.length > 0 && (
           <List title="Notes" items={record.notes.map((note) => `${note.words} (${note.who})`)} />
         )}
-        <p className="text-quiet">
-          Water resistance was not tested and is not claimed. Old parts go to recycling.
-        </p>
+        <p className="text-quiet">{say(record.sealed, units)} Old parts go to recycling.</p>
       </article>
     </main>
   );

@@ -1,18 +1,30 @@
 import { Lock } from "lucide-react";
 import type { PanelProps } from "@/job/panel";
+import { FlushPanel } from "./FlushPanel";
+import { BeadPanel } from "./BeadPanel";
 import { ClosingBand } from "./ClosingBand";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { ScrollRegion } from "@/ui/ScrollRegion";
+import { useSeal } from "./useSeal";
 
 /** The last hold point: the button itself says what still stands in the way. */
-export function SealPanel({ job, choose, signOff, pointed, onPoint, view, onView }: PanelProps) {
+export function SealPanel(props: PanelProps) {
+  const { job, choose, signOff, pointed, onPoint, view, onView } = props;
   const units = useUnits();
   const step = job.steps.find((s) => s.id === "seal.seal");
   const seal = step?.choices[0];
   const holds = job.holdsBeforeSealing;
   const sealed = step?.answer !== null;
+  const laying = job.steps.some((s) => s.id === "seal.bead");
+  const bead = useSeal(job.id, job.seq, laying).data?.bead;
+  if (bead && (job.nextStepId === "seal.bead" || (!sealed && job.nextStepId === "seal.seal"))) {
+    return <BeadPanel {...props} bead={bead} />;
+  }
+  if (sealed && job.bonded) {
+    return <FlushPanel {...props} />;
+  }
   if (!step || !seal) {
     return null;
   }
@@ -53,11 +65,7 @@ export function SealPanel({ job, choose, signOff, pointed, onPoint, view, onView
         {holds.length === 0 && !sealed && (
           <p className="text-xl">Tested, clean, nothing left inside. {step.hint && say(step.hint, units)}.</p>
         )}
-        {sealed && (
-          <p className="text-xl">
-            {job.bonded ? "Now hold it pressed, then prove" : "Now prove"} every function once more.
-          </p>
-        )}
+        {sealed && <p className="text-xl">Now prove every function once more.</p>}
       </ScrollRegion>
     </div>
   );

@@ -5,7 +5,7 @@ import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
 import { useMay } from "@/session/useMay";
 import { Button } from "@/ui/Button";
-import { Field } from "@/ui/Field";
+import { Choose, Field } from "@/ui/Field";
 import { ProblemNote } from "@/ui/ProblemNote";
 
 type Settings = Schemas["Settings"];
@@ -32,11 +32,17 @@ const FIELDS: [keyof Settings, string][] = [
   ["retentionDays", "Days that owners and photos are kept after hand-over"],
 ];
 
+const PRIMER: [Settings["primer"], string][] = [
+  ["WHERE_NEEDED", "on narrow, plastic and painted ledges"],
+  ["ALWAYS", "always"],
+  ["NEVER", "never"],
+];
+
 function Reckoning({ settings }: { settings: Settings }) {
   const client = useQueryClient();
   const mayChange = useMay("CHANGE_THE_SHOP");
   const [given, setGiven] = useState(
-    Object.fromEntries(FIELDS.map(([field]) => [field, String(settings[field])])) as Record<
+    Object.fromEntries(Object.entries(settings).map(([field, value]) => [field, String(value)])) as Record<
       keyof Settings,
       string
     >,
@@ -51,6 +57,7 @@ function Reckoning({ settings }: { settings: Settings }) {
           consumables: number(given.consumables) as number,
           callback: number(given.callback) as number,
           retentionDays: number(given.retentionDays) as number,
+          primer: given.primer as Settings["primer"],
         },
       }),
     );
@@ -76,6 +83,19 @@ function Reckoning({ settings }: { settings: Settings }) {
           onChange={(e) => setGiven({ ...given, [field]: e.target.value })}
         />
       ))}
+      <Choose
+        id="primer"
+        label="Primer on the ledge"
+        disabled={!mayChange}
+        value={given.primer}
+        onChange={(e) => setGiven({ ...given, primer: e.target.value })}
+      >
+        {PRIMER.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </Choose>
       {problem && <ProblemNote problem={problem} />}
       {mayChange ? (
         <Button type="submit" look="lamp" className="px-6" disabled={busy}>

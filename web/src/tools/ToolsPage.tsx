@@ -6,9 +6,10 @@ import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
 import { type Programmer, ProgrammerForm, useProgrammers } from "./Programmers";
 import { SourceForm } from "./SourceForm";
+import { type Supply, SupplyForm, supplyWords, useSupplies } from "./Supplies";
 import { type Instrument, type Instruments, type Source, useInstruments, useSources } from "./useTools";
 
-/** What this bench warms with, what was measured of it, and what measures. */
+/** What this bench warms with, what holds fronts, and what measures. */
 export function ToolsPage() {
   const units = useUnits();
   const mayChange = useMay("CHANGE_TOOLS");
@@ -18,13 +19,15 @@ export function ToolsPage() {
   const [source, setSource] = useState<Source | "new" | null>(null);
   const [instrument, setInstrument] = useState<Instrument | "new" | null>(null);
   const programmers = useProgrammers().data ?? [];
+  const supplies = useSupplies().data;
+  const [supply, setSupply] = useState<Supply | "new" | null>(null);
   const [programmer, setProgrammer] = useState<Programmer | "new" | null>(null);
   if (!sources) {
     return null;
   }
   return (
     <main className="min-h-0 flex-1 overflow-auto px-6 py-5">
-      <div className="grid gap-8 lg:grid-cols-2">
+      <div className="grid gap-8 lg:grid-cols-2 xl:grid-cols-3">
         <section aria-labelledby="sources">
           <Heading id="sources" words="Heat sources" add={mayChange ? () => setSource("new") : null} />
           <ul>
@@ -35,6 +38,23 @@ export function ToolsPage() {
                   {s.air?.shielded && ", with a shield"}
                 </p>
                 <Measured source={s} units={units} />
+              </Row>
+            ))}
+          </ul>
+        </section>
+        <section aria-labelledby="supplies">
+          <Heading id="supplies" words="What holds fronts" add={mayChange ? () => setSupply("new") : null} />
+          {supplies?.supplies.length === 0 && (
+            <p className="text-quiet">
+              Nothing counted yet: tape, rings, glue and clamps are then taken to be there.
+            </p>
+          )}
+          <ul aria-labelledby="supplies">
+            {supplies?.supplies.map((one) => (
+              <Row key={one.id} name={one.line.name} onChange={mayChange ? () => setSupply(one) : null}>
+                <p className={one.past ? "font-semibold text-alarm" : undefined}>
+                  {supplyWords(one, supplies.kinds)}
+                </p>
               </Row>
             ))}
           </ul>
@@ -100,6 +120,13 @@ export function ToolsPage() {
         <ProgrammerForm
           programmer={programmer === "new" ? null : programmer}
           onClose={() => setProgrammer(null)}
+        />
+      )}
+      {supply && supplies && (
+        <SupplyForm
+          supply={supply === "new" ? null : supply}
+          kinds={supplies.kinds}
+          onClose={() => setSupply(null)}
         />
       )}
       {instrument && bench && (

@@ -13,7 +13,7 @@ export function Field({
       <span className="mb-1 block text-quiet">{label}</span>
       <span className="flex items-center gap-2">
         <input id={id} className={BOX} {...rest} />
-        {suffix && <span className="text-lg">{suffix}</span>}
+        {suffix && <span className="text-lg whitespace-nowrap">{suffix}</span>}
       </span>
     </label>
   );

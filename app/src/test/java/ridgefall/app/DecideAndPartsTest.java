@@ -307,19 +307,53 @@ class DecideAndPartsTest {
 
     @Test
     void onlyALeadChangesHowTheShopReckons() {
-        Map<String, Object> rates =
-                Map.of("currency", "EUR", "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+        Map<String, Object> rates = Map.of(
+                "currency",
+                "EUR",
+                "ratePerHour",
+                54,
+                "consumables",
+                6.5,
+                "callback",
+                25,
+                "retentionDays",
+                365,
+                "primer",
+                "WHERE_NEEDED");
         assertThat(ansa.send("PUT", "/api/shop", rates).status()).isEqualTo(403);
         Client lead = app.signedIn(Role.LEAD);
         assertThat(lead.send("PUT", "/api/shop", rates).status()).isEqualTo(200);
         Answer wrong = lead.send(
                 "PUT",
                 "/api/shop",
-                Map.of("currency", "EUR", "ratePerHour", -1, "consumables", 6.5, "callback", 25, "retentionDays", 365));
+                Map.of(
+                        "currency",
+                        "EUR",
+                        "ratePerHour",
+                        -1,
+                        "consumables",
+                        6.5,
+                        "callback",
+                        25,
+                        "retentionDays",
+                        365,
+                        "primer",
+                        "WHERE_NEEDED"));
         assertThat(wrong.text("field")).isEqualTo("ratePerHour");
         for (String currency : new String[] {"", " ", "euro", "XQX", "JPY"}) {
             Map<String, Object> given = Map.of(
-                    "currency", currency, "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+                    "currency",
+                    currency,
+                    "ratePerHour",
+                    54,
+                    "consumables",
+                    6.5,
+                    "callback",
+                    25,
+                    "retentionDays",
+                    365,
+                    "primer",
+                    "WHERE_NEEDED");
             assertThat(lead.send("PUT", "/api/shop", given).text("detail"))
                     .as("“%s”", currency)
                     .isEqualTo("currency is " + (currency.isBlank() ? "missing" : currency)
@@ -358,7 +392,18 @@ class DecideAndPartsTest {
 
     private static Map<String, Object> rates(String currency) {
         return Map.of(
-                "currency", currency, "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365);
+                "currency",
+                currency,
+                "ratePerHour",
+                54,
+                "consumables",
+                6.5,
+                "callback",
+                25,
+                "retentionDays",
+                365,
+                "primer",
+                "WHERE_NEEDED");
     }
 
     @Test

@@ -50,6 +50,12 @@ class CleanTest {
         bench.goOn();
         bench.awaitText("Primer dries");
         bench.station("Bond");
+        bench.click("What will hold it");
+        bench.click("Die-cut ring");
+        bench.click("Ring measured by caliper");
+        bench.click("It reads");
+        bench.type("thicknessMm", "0.3");
+        bench.awaitText("squeezed by 17 in 100");
         bench.click("Die-cut ring laid");
         bench.click("Laid flat");
         bench.awaitText("The primer is still wet");

@@ -31,7 +31,7 @@ class JourneyTest {
                 .contains("Marrowby Quire 11", "Hut at Long Rigg", "Fell on the stove, glass cracked")
                 .contains("Ansa Orrick, technician")
                 .contains("Stylus data")
-                .contains("PET-carrier acrylic tape, strips mitred on the diagonal")
+                .contains("Thin tape, 2 mm, strips mitred on the diagonal")
                 .contains("Laid on ")
                 .contains("Water resistance was not tested");
         Map<String, Object> export =

@@ -38,7 +38,7 @@ class LargeActionTest {
         bench.awaitText("Ledge flat, dry and shiny: and now?");
         assertThat(recorded(bench)).isEqualTo(before);
         bench.tap("1");
-        bench.awaitStep("bond.school");
+        bench.awaitStep("bond.held");
         bench.awaitAnswers();
         assertThat(recorded(bench)).isEqualTo(before + 1);
     }

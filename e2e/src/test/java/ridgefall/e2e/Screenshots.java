@@ -80,16 +80,23 @@ class Screenshots {
         bench.goOn();
         bench.awaitText("Wiped with alcohol");
         shoot(bench, "clean");
+        bench.goOnUntil("bond.held");
+        bench.awaitText("the tick is what a drop pulls");
+        shoot(bench, "hold");
         bench.goOnUntil("bond.school");
         bench.goOn();
         bench.goOn();
         bench.goOn();
         bench.awaitText("off the roll");
         shoot(bench, "bond");
-        bench.station("Seal");
-        bench.awaitText("Held by");
-        shoot(bench, "seal");
         bench.station("Bond");
+        bench.goOnUntil("seal.press");
+        bench.awaitText("places read");
+        bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);
+        bench.awaitText("of the gauge");
+        bench.click("of the gauge");
+        bench.awaitText("1 of 12 places read");
+        shoot(bench, "flush");
         bench.goOnUntil("prove.hand-over");
         bench.goOn();
         bench.goOn();
@@ -103,9 +110,6 @@ class Screenshots {
         bench.open("/book/marrowby-quire-11");
         bench.awaitText("Tool no deeper than");
         shoot(bench, "book-edge");
-        bench.open("/shelf");
-        bench.awaitText("Q11-F-R");
-        shoot(bench, "shelf");
     }
 
     private static void shoot(Browser browser, String name) throws IOException {

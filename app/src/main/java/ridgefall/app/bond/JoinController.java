@@ -81,7 +81,7 @@ class JoinController {
         Course course = jobs.course(jobId);
         DeviceProfile profile = course.profile();
         JobState state = course.state();
-        OpticalLiquid liquid = OpticalLiquid.of(profile);
+        OpticalLiquid liquid = OpticalLiquid.of(profile, course.liquid());
         Joining joining = Joining.of(state);
         int dots = joining.liquid().map(Joining.Liquid::dots).orElse(1);
         double all = liquid.spreadSeconds(dots);
@@ -109,7 +109,7 @@ class JoinController {
                                 lit,
                                 lit.words(),
                                 joining.givenJ(liquid, lit),
-                                OpticalLiquid.DOSE_J_PER_CM2,
+                                joining.doseJPerCm2(),
                                 liquid.share(lit)))
                         .toList());
     }

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,8 @@ import ridgefall.app.parts.PriceLists;
 import ridgefall.app.security.People;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.app.tools.Supplies;
+import ridgefall.core.bond.Supply;
 import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.edge.Landmark;
@@ -72,6 +75,7 @@ class DemoData implements ApplicationRunner {
     private final Journal journal;
     private final Jobs jobs;
     private final HeatSources sources;
+    private final Supplies supplies;
 
     DemoData(
             Clock clock,
@@ -80,7 +84,8 @@ class DemoData implements ApplicationRunner {
             PriceLists priceLists,
             Journal journal,
             Jobs jobs,
-            HeatSources sources) {
+            HeatSources sources,
+            Supplies supplies) {
         this.clock = clock;
         this.people = people;
         this.book = book;
@@ -88,6 +93,24 @@ class DemoData implements ApplicationRunner {
         this.journal = journal;
         this.jobs = jobs;
         this.sources = sources;
+        this.supplies = supplies;
+    }
+
+    /** Rolls begun and whole, one nearly gone, a syringe past its day beside a good one. */
+    private List<Supply> shelf() {
+        LocalDate today = LocalDate.now(clock);
+        return List.of(
+                new Supply.Roll("roll-2", "Thin tape, 2 mm", 31_400, 2, 0.2),
+                new Supply.Roll("roll-2-rest", "Thin tape, 2 mm, rest of a roll", 310, 2, 0.2),
+                new Supply.Roll("roll-1-5", "Thin tape, 1.5 mm", 18_000, 1.5, 0.2),
+                new Supply.Roll("roll-1", "Thin tape, 1 mm", 9_200, 1, 0.2),
+                new Supply.Rings("rings-41", "Rings for the Dial 41", 18, "pellow-dial-41", 0.3),
+                new Supply.Rings("rings-45", "Rings for the Dial 45", 12, "pellow-dial-45", 0.3),
+                new Supply.Rings("frames-8", "Die-cut frames for the Quire 8", 1, "marrowby-quire-8", 0.3),
+                new Supply.Glue("glue-1", "Clear glue, first syringe", 3.5, 0.6, 8, 24, 500, today.minusDays(20)),
+                new Supply.Glue("glue-2", "Clear glue, second syringe", 14, 0.6, 8, 24, 500, today.plusDays(200)),
+                new Supply.Liquid("liquid-1", "Optical liquid", 22, 1.0, 3, today.plusDays(90)),
+                new Supply.Clamps("clamps", "Spring clamps with pads", 24, 15));
     }
 
     /** All of it or nothing: a start that was cut short begins anew. */
@@ -99,6 +122,7 @@ class DemoData implements ApplicationRunner {
         }
         DemoPeople.SIGN_INS.forEach(who -> people.add(who.name(), who.password(), who.role()));
         HeatSource.bench().forEach(sources::put);
+        shelf().forEach(supplies::put);
         priceLists.take(new ClassPathResource("demo/price-list.csv").getContentAsString(StandardCharsets.UTF_8));
         job(
                 QUIRE,

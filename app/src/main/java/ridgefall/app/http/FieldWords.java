@@ -33,6 +33,22 @@ final class FieldWords {
             Map.entry("expires", "use by"),
             Map.entry("stretchIds", "the stretches"),
             Map.entry("stretchId", "the stretch"),
+            Map.entry("solidKPa", "filled over a solid piece"),
+            Map.entry("startKPa", "over the watch, at the start"),
+            Map.entry("endKPa", "over the watch, at the end"),
+            Map.entry("startC", "warmth at the start"),
+            Map.entry("endC", "warmth at the end"),
+            Map.entry("chamberMl", "the chamber"),
+            Map.entry("frontMm", "front, over the ledge"),
+            Map.entry("depthMm", "ledge under the rim"),
+            Map.entry("overMm", "front over the rim"),
+            Map.entry("viscosityPaS", "viscosity"),
+            Map.entry("doseJPerCm2", "dose"),
+            Map.entry("newtons", "force"),
+            Map.entry("skinMinutes", "skins over"),
+            Map.entry("cureHours", "cures"),
+            Map.entry("profileId", "the device"),
+            Map.entry("supplyId", "the supply"),
             Map.entry("seq", "number of the fact"));
 
     private static final Pattern UNIT = Pattern.compile("(Mm|C|Kg|Id)$");

@@ -10,6 +10,7 @@ public enum Quantity {
     IRRADIANCE("mW/cm²", 0, 5000),
     HUMIDITY("%", 0, 100),
     PRESSURE("kPa", 0, 2000),
+    DISPLACEMENT("mm", -100, 100),
     /** Whether a reader sees a card: 1 for one that answers, 0 for none. */
     CARD("cards", 0, 1);
 

@@ -29,6 +29,7 @@ import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Instruments.Instrument;
 import ridgefall.app.instrument.Readings.Run;
 import ridgefall.app.job.Jobs;
+import ridgefall.core.bond.BondState;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatFact.Surface;
@@ -38,10 +39,11 @@ import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.heat.StandInBench;
+import ridgefall.core.prove.SealProof;
 
 /**
  * Instruments that are not there: a plate with a sensor in its face, a thermometer with two thermocouples, both
- * beside Plate 1, a payment reader and a radiometer, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
+ * beside Plate 1, a payment reader, a radiometer, a dial gauge and a leak tester, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
  * knows.
  */
 @Component
@@ -56,6 +58,11 @@ class StandIns implements ApplicationRunner, DisposableBean {
     /** A lamp of 50 that has lost a sixth of its light. */
     private static final double AGED_LAMP_MW_PER_CM2 = 42;
 
+    /** Where its foot stands, left alone. */
+    private static final double ON_ITS_PLACE_MM = 0.03;
+
+    private static final double THIN_RING_MM = 0.295;
+
     private final Instruments instruments;
     private final Readings readings;
     private final Jobs jobs;
@@ -68,6 +75,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private ServerSocket thermometer;
     private ServerSocket reader;
     private ServerSocket radiometer;
+    private ServerSocket gauge;
+    private ServerSocket tester;
 
     StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
@@ -82,6 +91,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
         thermometer = open();
         reader = open();
         radiometer = open();
+        gauge = open();
+        tester = open();
         String host = plate.getInetAddress().getHostAddress();
         instruments.put(new Instrument(
                 "stand-in-plate",
@@ -117,6 +128,26 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 Instruments.NO_RUN,
                 null,
                 List.of(new Channel(Quantity.IRRADIANCE, "under the lamp", "MEAS:IRR?"))));
+        instruments.put(new Instrument(
+                "stand-in-dial-gauge",
+                "Dial gauge (stand-in)",
+                host,
+                gauge.getLocalPort(),
+                Instruments.NO_RUN,
+                null,
+                List.of(new Channel(Quantity.DISPLACEMENT, "over the rim", "MEAS:DISP?"))));
+        instruments.put(new Instrument(
+                "stand-in-leak-tester",
+                "Leak tester (stand-in)",
+                host,
+                tester.getLocalPort(),
+                SealProof.TESTING.id(),
+                null,
+                List.of(
+                        new Channel(Quantity.PRESSURE, "chamber", "MEAS:PRES?"),
+                        new Channel(Quantity.TEMPERATURE, "chamber", "MEAS:TEMP? (@201)"))));
+        talking.execute(() -> accept(gauge));
+        talking.execute(() -> accept(tester));
         talking.execute(() -> accept(radiometer));
         talking.execute(() -> accept(reader));
         talking.execute(() -> accept(plate));
@@ -163,12 +194,35 @@ class StandIns implements ApplicationRunner, DisposableBean {
             case "CARD:ANSW? (@101)" -> "1";
             case "CARD:ANSW? (@102)" -> "0";
             case "MEAS:IRR?" -> number(AGED_LAMP_MW_PER_CM2);
+            case "MEAS:DISP?" -> number(ON_ITS_PLACE_MM);
+            case "MEAS:PRES?" -> number(chamber(true));
+            case "MEAS:TEMP? (@201)" -> number(chamber(false));
             default -> "";
         };
     }
 
-    private static String number(double celsius) {
-        return String.format(Locale.ROOT, "%+.6E", celsius);
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%+.6E", value);
+    }
+
+    /** The tester's chamber, its pressure or its warmth: empty until a watch's test runs. */
+    private double chamber(boolean pressure) {
+        Optional<Run> testing = readings.latest(SealProof.TESTING.id());
+        if (testing.isEmpty()) {
+            return pressure ? 0 : HeatQuestion.USUAL_ROOM_C;
+        }
+        StandInChamber chamber =
+                new StandInChamber(leaks(jobs.course(testing.get().jobId())));
+        double seconds = since(testing.get());
+        return pressure ? chamber.kPa(seconds) : chamber.celsius(seconds);
+    }
+
+    /** A ring that is thinner than it should be: squeezed just enough by the caliper, and yet it leaks. */
+    private static boolean leaks(Course course) {
+        return BondState.of(course.state())
+                .ringMm()
+                .filter(mm -> mm < THIN_RING_MM)
+                .isPresent();
     }
 
     private double idle() {
@@ -208,7 +262,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     @Override
     public void destroy() throws IOException {
         talking.shutdownNow();
-        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer}) {
+        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer, gauge, tester}) {
             if (server != null) {
                 server.close();
             }

@@ -11,7 +11,10 @@ import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
 import ridgefall.app.shop.Shop;
 import ridgefall.app.tools.HeatSources;
+import ridgefall.app.tools.Supplies;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.Supply;
+import ridgefall.core.clean.PrimerSchool;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
@@ -50,13 +53,15 @@ public class Plans implements Planning {
     private final Shop shop;
     private final PicksTried picks;
     private final SourcesTaken taken;
+    private final Supplies supplies;
 
-    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks, SourcesTaken taken) {
+    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks, SourcesTaken taken, Supplies supplies) {
         this.book = book;
         this.sources = sources;
         this.shop = shop;
         this.picks = picks;
         this.taken = taken;
+        this.supplies = supplies;
     }
 
     public Course course(List<Entry> journal) {
@@ -83,6 +88,16 @@ public class Plans implements Planning {
     @Override
     public List<SourceTaken> taken() {
         return taken.all();
+    }
+
+    @Override
+    public PrimerSchool primer() {
+        return shop.settings().primer();
+    }
+
+    @Override
+    public List<Supply> supplies() {
+        return supplies.all();
     }
 
     @Override
@@ -115,8 +130,8 @@ public class Plans implements Planning {
     }
 
     @Override
-    public List<StripPlan> strips(DeviceProfile profile) {
-        return strips.get(profile.key(), key -> Planning.super.strips(profile));
+    public List<StripPlan> strips(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+        return strips.get(profile.key() + rollsMm + patched, key -> Planning.super.strips(profile, rollsMm, patched));
     }
 
     @Override

@@ -62,6 +62,7 @@ class RecordController {
             List<String> kept,
             List<String> lost,
             String adhesive,
+            String sealed,
             List<String> people,
             List<LineView> notes) {}
 
@@ -125,6 +126,7 @@ class RecordController {
                 record.kept(),
                 record.lost(),
                 record.adhesive(),
+                record.sealed(),
                 record.people(),
                 DetourState.of(course.state()).notes().stream()
                         .map(note -> new LineView(note.at(), note.who(), note.words()))

@@ -49,14 +49,19 @@ class Security {
                         .requestMatchers(HttpMethod.POST, "/api/stock/preview", "/api/stock/import")
                         .hasAnyRole(May.CHANGE_THE_SHELF.roles())
                         .requestMatchers(
-                                HttpMethod.PUT, "/api/heat-sources/*", "/api/instruments/*", "/api/programmers/*")
+                                HttpMethod.PUT,
+                                "/api/heat-sources/*",
+                                "/api/instruments/*",
+                                "/api/programmers/*",
+                                "/api/supplies/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(
                                 HttpMethod.DELETE,
                                 "/api/heat-sources/*",
                                 "/api/heat-sources/*/calibration",
                                 "/api/instruments/*",
-                                "/api/programmers/*")
+                                "/api/programmers/*",
+                                "/api/supplies/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())
                         .requestMatchers(HttpMethod.POST, "/api/programmers/*/*")
                         .hasAnyRole(May.CHANGE_TOOLS.roles())

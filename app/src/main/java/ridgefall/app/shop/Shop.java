@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import ridgefall.core.clean.PrimerSchool;
 import ridgefall.core.decide.Terms;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.Money;
@@ -24,12 +25,21 @@ public class Shop {
         this.jdbc = jdbc;
     }
 
-    /** @param retentionDays after hand-over, 1–3650; then owners' names, contacts and photos are erased */
+    /**
+     * @param retentionDays after hand-over, 1–3650; then owners' names, contacts and photos are erased
+     * @param primer when a ledge is primed here
+     */
     public record Settings(
-            String currency, BigDecimal ratePerHour, BigDecimal consumables, BigDecimal callback, int retentionDays) {
+            String currency,
+            BigDecimal ratePerHour,
+            BigDecimal consumables,
+            BigDecimal callback,
+            int retentionDays,
+            PrimerSchool primer) {
         public Settings {
             new Terms(ratePerHour, consumables, callback, currency);
             Allowed.between("retentionDays", retentionDays, 1, 3650, "days");
+            Allowed.present("primer", primer);
         }
 
         public Terms terms() {
@@ -42,7 +52,7 @@ public class Shop {
     }
 
     private Settings read() {
-        return jdbc.sql("select currency, rate_per_hour, consumables, callback, retention_days from shop")
+        return jdbc.sql("select currency, rate_per_hour, consumables, callback, retention_days, primer from shop")
                 .query(Settings.class)
                 .single();
     }
@@ -51,12 +61,13 @@ public class Shop {
         Money.currency(settings.currency());
         jdbc.sql("""
                         update shop set currency = :currency, rate_per_hour = :rate, consumables = :consumables,
-                            callback = :callback, retention_days = :days""")
+                            callback = :callback, retention_days = :days, primer = :primer""")
                 .param("currency", settings.currency())
                 .param("rate", settings.ratePerHour())
                 .param("consumables", settings.consumables())
                 .param("callback", settings.callback())
                 .param("days", settings.retentionDays())
+                .param("primer", settings.primer().name())
                 .update();
         known.invalidateAll();
     }

@@ -21,12 +21,16 @@ import ridgefall.core.profile.EdgeFeature;
 
 /** Fits the tape on the bench's roll to a device: real ledge widths, windows to leave clear, narrow places to skip. */
 public final class BenchTape {
-    /** Rolls on the bench, the widest first: the widest that fits holds most. */
-    private static final double[] WIDTHS_MM = {2, 1.5, 1};
+    /** Rolls as every bench has them, the widest first: the widest that fits holds most. */
+    static final List<Double> USUAL_MM = List.of(2.0, 1.5, 1.0);
 
     private static final double MARGIN_MM = 0.3;
-    private static final double SAFETY = 3;
-    private static final double WARM_USE_C = 40;
+
+    /** Lost with every piece that is cut. */
+    static final double WASTE_MM = 5;
+
+    static final double SAFETY = 3;
+    static final double WARM_USE_C = 40;
     /** A drop onto a hut floor, as a multiple of gravity; the tape sees it in shear. */
     private static final double SHOCK_G = 50;
 
@@ -37,10 +41,20 @@ public final class BenchTape {
      * the bench fits the ledge.
      */
     public static List<StripPlan> plans(DeviceProfile profile) {
-        if (width(profile).isEmpty()) {
+        return plans(profile, USUAL_MM, false);
+    }
+
+    /**
+     * The same from the rolls there are.
+     *
+     * @param rollsMm widths
+     * @param patched whether a narrower one goes on where the ledge is too narrow for the widest that fits
+     */
+    public static List<StripPlan> plans(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+        if (width(profile, rollsMm).isEmpty()) {
             return List.of();
         }
-        StripPlanner planner = planner(profile);
+        StripPlanner planner = planner(profile, rollsMm, patched);
         return Arrays.stream(TapeSchool.values())
                 .map(planner::plan)
                 .sorted(Comparator.comparing(StripPlan::shearN).reversed())
@@ -59,26 +73,51 @@ public final class BenchTape {
                 .orElseThrow();
     }
 
-    private static OptionalDouble width(DeviceProfile profile) {
-        double room = widest(profile) - MARGIN_MM;
-        return Arrays.stream(WIDTHS_MM).filter(w -> w <= room).findFirst();
+    /** The ledge where it is narrowest of all that may carry anything. */
+    static double narrowestMm(DeviceProfile profile) {
+        return profile.ledgeMm().pieces().stream()
+                .filter(piece -> !keptOff(profile, piece.interval()))
+                .mapToDouble(EdgeProfile.Piece::value)
+                .min()
+                .orElseThrow();
+    }
+
+    private static boolean keptOff(DeviceProfile profile, EdgeInterval where) {
+        return profile.features().stream()
+                .anyMatch(f -> f.keepsTapeOff() && f.where().equals(where));
+    }
+
+    private static OptionalDouble width(DeviceProfile profile, List<Double> rollsMm) {
+        return fitting(widest(profile), rollsMm);
+    }
+
+    private static OptionalDouble fitting(double ledgeMm, List<Double> rollsMm) {
+        return rollsMm.stream()
+                .mapToDouble(Double::doubleValue)
+                .filter(w -> w <= ledgeMm - MARGIN_MM)
+                .max();
     }
 
     static StripPlanner planner(DeviceProfile profile) {
+        return planner(profile, USUAL_MM, false);
+    }
+
+    private static StripPlanner planner(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
         EdgeLine edge = profile.edge();
         double widest = widest(profile);
-        double width = width(profile).orElseThrow();
+        double width = width(profile, rollsMm).orElseThrow();
         List<Skip> skips = new ArrayList<>();
         for (EdgeFeature feature : profile.features()) {
             if (feature.keepsTapeOff()) {
-                skip(edge, feature.where(), feature.words() + " stays clear").ifPresent(skips::add);
+                skip(edge, feature.where(), feature.words() + " stays clear", 0, 0)
+                        .ifPresent(skips::add);
             }
         }
         for (EdgeProfile.Piece<Double> piece : profile.ledgeMm().pieces()) {
-            boolean known = profile.features().stream()
-                    .anyMatch(f -> f.keepsTapeOff() && f.where().equals(piece.interval()));
-            if (piece.value() < MARGIN_MM + width && !known) {
-                skip(edge, piece.interval(), "the ledge is too narrow").ifPresent(skips::add);
+            if (piece.value() < MARGIN_MM + width && !keptOff(profile, piece.interval())) {
+                double patchMm = patched ? fitting(piece.value(), rollsMm).orElse(0) : 0;
+                skip(edge, piece.interval(), "the ledge is too narrow", patched ? piece.value() : 0, patchMm)
+                        .ifPresent(skips::add);
             }
         }
         return new StripPlanner(
@@ -93,7 +132,7 @@ public final class BenchTape {
                 1,
                 0.5,
                 5,
-                5,
+                WASTE_MM,
                 skips,
                 Adhesive.PET_CARRIER_TAPE,
                 SAFETY,
@@ -101,7 +140,8 @@ public final class BenchTape {
     }
 
     /** An interval on a straight edge in that edge's own coordinate; corners carry no strips. */
-    private static Optional<Skip> skip(EdgeLine edge, EdgeInterval where, String because) {
+    private static Optional<Skip> skip(
+            EdgeLine edge, EdgeInterval where, String because, double ledgeMm, double patchMm) {
         Landmark landmark = edge.landmarkAt(edge.turn().middle(where));
         if (landmark.isCorner()) {
             return Optional.empty();
@@ -111,6 +151,6 @@ public final class BenchTape {
         Coordinate to = edge.pointAt(edge.turn().end(where));
         double a = side.horizontal() ? from.x : from.y;
         double b = side.horizontal() ? to.x : to.y;
-        return Optional.of(new Skip(side, Math.min(a, b), Math.max(a, b), because));
+        return Optional.of(new Skip(side, Math.min(a, b), Math.max(a, b), because, ledgeMm, patchMm));
     }
 }

@@ -1,9 +1,11 @@
 package ridgefall.core.bond;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import ridgefall.core.bond.BondFact.CornerMeasured;
 import ridgefall.core.edge.Landmark;
-import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.Adhesive;
@@ -56,16 +58,24 @@ public record BentCorner(
     /** A panel that is bonded to the glass bends with it: about half of its thickness is glass. */
     private static final double GLASS_OF_PANEL = 0.5;
 
-    /** Every corner that was marked, the worst first. */
+    /** Every corner that was marked, as it was measured last, the worst first. */
     public static List<BentCorner> of(DeviceProfile profile, JobState state) {
         double thicknessMm = bendingMm(profile.heat());
-        return IntakeState.of(state).bends().stream()
+        Map<Landmark, CornerMeasured> now = BondState.of(state).corners();
+        Map<Landmark, CornerMeasured> bends = new LinkedHashMap<>();
+        IntakeState.of(state)
+                .bends()
+                .forEach(bend ->
+                        bends.put(bend.corner(), new CornerMeasured(bend.corner(), bend.gapMm(), bend.bentMm())));
+        bends.putAll(now);
+        return bends.values().stream()
+                .filter(bend -> bend.gapMm() > 0)
                 .map(bend -> of(profile, bend, thicknessMm))
                 .sorted(Comparator.comparing(BentCorner::shearMPa).reversed())
                 .toList();
     }
 
-    private static BentCorner of(DeviceProfile profile, BendMarked bend, double thicknessMm) {
+    private static BentCorner of(DeviceProfile profile, CornerMeasured bend, double thicknessMm) {
         double longestMm = Math.max(profile.edge().widthMm(), profile.edge().heightMm());
         double bentMm = Math.min(longestMm, bend.bentMm() == null ? USUAL_BENT_MM : bend.bentMm());
         BentCorner onTape = of(bend.corner(), bend.gapMm(), bentMm, thicknessMm, Adhesive.PET_CARRIER_TAPE);
@@ -117,6 +127,12 @@ public record BentCorner(
                                 ? "no ring seals it: straighten it, battery out; else it goes back as not sealed"
                                 : "no tape holds it: straighten it, battery out; else a bead and " + clamped();
                 };
+    }
+
+    /** "5 clamps at the ... until it has set: tape alone creeps open there". */
+    String clampsAsked(DeviceProfile profile) {
+        return clamped() + ", at the " + profile.placeName(corner)
+                + ", until it has set: bent, and tape alone creeps open there";
     }
 
     /** Nobody gets clamps closer together than they are wide. */

@@ -41,15 +41,15 @@ public final class GlassJoin {
     private GlassJoin() {}
 
     /** What comes before the last look; nothing where somebody said before this was told step by step that it is joined. */
-    static List<Step> steps(DeviceProfile profile, JobState state) {
+    static List<Step> steps(DeviceProfile profile, JobState state, Optional<Supply.Liquid> syringe) {
         Joining joining = Joining.of(state);
         if (joining.equals(Joining.NOTHING) && state.passed(BondStation.OPTICAL)) {
             return List.of();
         }
-        OpticalLiquid liquid = OpticalLiquid.of(profile);
+        OpticalLiquid liquid = OpticalLiquid.of(profile, syringe);
         List<Step> steps = new ArrayList<>();
         steps.add(lamp(joining));
-        steps.add(laid(liquid, joining));
+        steps.add(laid(liquid, joining, syringe));
         steps.add(spread(joining, state));
         steps.add(Checks.check(
                 state,
@@ -83,14 +83,14 @@ public final class GlassJoin {
                 .orElse(step);
     }
 
-    private static Step laid(OpticalLiquid liquid, Joining joining) {
+    private static Step laid(OpticalLiquid liquid, Joining joining, Optional<Supply.Liquid> syringe) {
         Step step = Step.open(
                 LIQUID,
                 Station.BOND,
                 "Optical liquid, " + milliliters(liquid) + " ml: " + liquid.drops() + " drops",
                 "no bubble in the needle; dots in the middle, one corner of the glass first, then let it sink by itself",
-                dots(liquid, 1, "One dot laid"),
-                dots(liquid, DOTS, "Nine dots laid"));
+                dots(liquid, 1, "One dot laid", syringe),
+                dots(liquid, DOTS, "Nine dots laid", syringe));
         return joining.liquid()
                 .map(it -> step.answered(it.dots() == 1 ? "one dot" : it.dots() + " dots"))
                 .orElse(step);
@@ -100,10 +100,17 @@ public final class GlassJoin {
         return String.format(Locale.ROOT, "%.2f", liquid.ml());
     }
 
-    private static Choice dots(OpticalLiquid liquid, int dots, String label) {
+    private static Choice dots(OpticalLiquid liquid, int dots, String label, Optional<Supply.Liquid> syringe) {
         int seconds = (int) Math.max(5, Math.ceil(liquid.spreadSeconds(dots)));
-        JoinFact.LiquidLaid fact = new JoinFact.LiquidLaid(dots, seconds, LocalDate.EPOCH);
-        Ask expires = new Ask("expires", "Printed on the syringe: use by", Ask.Kind.DATE, null, null);
+        JoinFact.LiquidLaid fact = syringe.map(it -> new JoinFact.LiquidLaid(
+                        dots, seconds, it.expires(), it.id(), Math.round(100 * liquid.ml()) / 100.0, it.doseJPerCm2()))
+                .orElseGet(() -> new JoinFact.LiquidLaid(dots, seconds, LocalDate.EPOCH));
+        Ask expires = new Ask(
+                "expires",
+                "Printed on the syringe: use by",
+                Ask.Kind.DATE,
+                null,
+                syringe.map(it -> it.expires().toString()).orElse(null));
         return dots == 1 ? Step.go(label, fact, expires) : Step.other(label, fact, expires);
     }
 
@@ -145,10 +152,10 @@ public final class GlassJoin {
 
     private static Step lit(Lit lit, OpticalLiquid liquid, Joining joining, JobState state) {
         double given = joining.givenJ(liquid, lit);
-        double missing = OpticalLiquid.DOSE_J_PER_CM2 - given;
+        double missing = joining.doseJPerCm2() - given;
         String id = "bond.lit-" + lit.name().toLowerCase(Locale.ROOT);
         String title = "Hardened " + lit.words();
-        String hint = String.format(Locale.ROOT, "%.1f of %.0f J/cm² given; ", given, OpticalLiquid.DOSE_J_PER_CM2)
+        String hint = String.format(Locale.ROOT, "%.1f of %.0f J/cm² given; ", given, joining.doseJPerCm2())
                 + (lit == Lit.FACE
                         ? "eyes and skin shielded; nothing moves meanwhile"
                         : "every side alike, flat in under the glass; ink lets little by");
@@ -212,6 +219,6 @@ public final class GlassJoin {
 
     /** What is missing before anybody says that it is clear and cured. */
     static List<Hold> unjoined(DeviceProfile profile, JobState state) {
-        return Checks.openSteps(steps(profile, state));
+        return Checks.openSteps(steps(profile, state, Optional.empty()));
     }
 }

@@ -55,18 +55,34 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
      * @param dots of equal size
      * @param seconds until it is reckoned to reach the corners
      * @param expires printed on the syringe
+     * @param supplyId of the shelf; null where its list has none
+     * @param ml of it; null where nobody counted
+     * @param doseJPerCm2 printed on it; null for as it mostly is
      */
-    record LiquidLaid(int dots, int seconds, LocalDate expires) implements JoinFact {
+    record LiquidLaid(int dots, int seconds, LocalDate expires, String supplyId, Double ml, Double doseJPerCm2)
+            implements JoinFact {
+        public LiquidLaid(int dots, int seconds, LocalDate expires) {
+            this(dots, seconds, expires, null, null, null);
+        }
+
         @Override
         public void check() {
             Allowed.between("dots", dots, 1, 100, "dots");
             Allowed.between("seconds", seconds, 5, LONGEST_S, "s");
             Allowed.present("expires", expires);
+            Allowed.optionalText("supplyId", supplyId, 60);
+            if (ml != null) {
+                Allowed.between("ml", ml, 0, 100, "ml");
+            }
+            if (doseJPerCm2 != null) {
+                Allowed.between("doseJPerCm2", doseJPerCm2, 0.2, 30, "J/cm²");
+            }
         }
 
         @Override
         public Joining after(Joining before, Entry entry) {
-            return before.laid(new Joining.Liquid(dots, entry.happenedAt(), false));
+            return before.laid(new Joining.Liquid(
+                    dots, entry.happenedAt(), false, doseJPerCm2 == null ? OpticalLiquid.DOSE_J_PER_CM2 : doseJPerCm2));
         }
 
         @Override

@@ -23,8 +23,11 @@ public record Joining(
         Optional<Double> lampMwPerCm2, Optional<Liquid> liquid, Optional<Lamp> lamp, Map<Lit, Double> shoneJ) {
     static final Joining NOTHING = new Joining(Optional.empty(), Optional.empty(), Optional.empty(), Map.of());
 
-    /** @param spread whether it is at every corner */
-    public record Liquid(int dots, Instant laidAt, boolean spread) {}
+    /**
+     * @param spread whether it is at every corner
+     * @param doseJPerCm2 that it hardens by
+     */
+    public record Liquid(int dots, Instant laidAt, boolean spread, double doseJPerCm2) {}
 
     record Lamp(Lit lit, double mwPerCm2, int seconds, Instant since) {
         double joules(Instant until) {
@@ -42,6 +45,11 @@ public record Joining(
         boolean anew = entry.fact() instanceof DetourFact.Reopened
                 || entry.fact() instanceof PartsFact.PartSwapped swap && swap.front();
         return anew ? lifted() : this;
+    }
+
+    /** What it hardens by, J/cm². */
+    public double doseJPerCm2() {
+        return liquid.map(Liquid::doseJPerCm2).orElse(OpticalLiquid.DOSE_J_PER_CM2);
     }
 
     /** What fell on it, J/cm². */
@@ -63,7 +71,11 @@ public record Joining(
     }
 
     Joining spread() {
-        return new Joining(lampMwPerCm2, liquid.map(it -> new Liquid(it.dots(), it.laidAt(), true)), lamp, shoneJ);
+        return new Joining(
+                lampMwPerCm2,
+                liquid.map(it -> new Liquid(it.dots(), it.laidAt(), true, it.doseJPerCm2())),
+                lamp,
+                shoneJ);
     }
 
     Joining lifted() {

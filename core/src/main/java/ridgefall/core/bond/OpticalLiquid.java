@@ -1,5 +1,6 @@
 package ridgefall.core.bond;
 
+import java.util.Optional;
 import org.locationtech.jts.geom.GeometryFactory;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
@@ -18,7 +19,7 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
     /** Squeezed out and wiped away. */
     static final double MARGIN = 0.10;
 
-    /** Hard all through, J/cm². */
+    /** Hard all through, where the syringe does not say, J/cm². */
     public static final double DOSE_J_PER_CM2 = 3;
 
     /** Through clear glass. */
@@ -47,8 +48,11 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
         Allowed.between("inkMm", inkMm, 0, 40, "mm");
     }
 
-    /** @param profile of a device whose glass is joined to its panel */
-    public static OpticalLiquid of(DeviceProfile profile) {
+    /**
+     * @param profile of a device whose glass is joined to its panel
+     * @param syringe it is laid from; without, liquid as it mostly is
+     */
+    public static OpticalLiquid of(DeviceProfile profile, Optional<Supply.Liquid> syringe) {
         double borderMm = profile.document().border().everywhereMm();
         double areaMm2 = new GeometryFactory()
                 .createPolygon(profile.edge().outline().getCoordinates())
@@ -60,7 +64,11 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
                 * 1e-6
                 * profile.heat().glass().densityKgPerM3();
         return new OpticalLiquid(
-                areaMm2, profile.heat().opticalAdhesive().thicknessMm(), kg * GRAVITY, USUAL_PA_S, borderMm);
+                areaMm2,
+                profile.heat().opticalAdhesive().thicknessMm(),
+                kg * GRAVITY,
+                syringe.map(Supply.Liquid::viscosityPaS).orElse(USUAL_PA_S),
+                borderMm);
     }
 
     /** What is laid, ml. */

@@ -1,11 +1,5 @@
 package ridgefall.core.bond;
 
-import java.util.Optional;
-import ridgefall.core.decide.DecideState;
-import ridgefall.core.job.JobState;
-import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.PartKind;
-import ridgefall.core.profile.ProfileDocument.PartThickness;
 import ridgefall.core.units.Allowed;
 
 /**
@@ -16,7 +10,7 @@ import ridgefall.core.units.Allowed;
  * @param gapMm that the seat leaves for it
  */
 public record RingSeal(double thicknessMm, double gapMm) {
-    static final double LEAST_SQUEEZE = 0.10;
+    public static final double LEAST_SQUEEZE = 0.10;
 
     public RingSeal {
         Allowed.between("thicknessMm", thicknessMm, 0.05, 3, "mm");
@@ -36,20 +30,6 @@ public record RingSeal(double thicknessMm, double gapMm) {
     public double greatestStretch() {
         double thinnest = gapMm / (1 - LEAST_SQUEEZE);
         return Math.pow(thicknessMm / thinnest, 2) - 1;
-    }
-
-    /** What the seat leaves for a ring under the part of the agreed repair; empty where nobody measured, or nothing is left. */
-    public static Optional<Double> gapMm(DeviceProfile profile, JobState state) {
-        Optional<PartKind> part = DecideState.of(state).repair().stream()
-                .flatMap(agreed -> profile.repair(agreed.repairId()).parts().stream())
-                .filter(kind -> profile.document().seat().parts().stream().anyMatch(p -> p.part() == kind))
-                .findFirst();
-        return profile.document().seat().parts().stream()
-                .filter(thick -> part.isEmpty() || thick.part() == part.get())
-                .findFirst()
-                .map(PartThickness::overLedgeMm)
-                .map(over -> Math.round(100 * (profile.document().seat().depthMm() - over)) / 100.0)
-                .filter(gap -> gap >= 0.01);
     }
 
     /** "squeezed by 17 in 100: seals". */

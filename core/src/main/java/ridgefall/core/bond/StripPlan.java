@@ -37,6 +37,15 @@ public record StripPlan(
         }
     }
 
-    /** Where no tape lies, and why. */
-    public record Skip(Ledge.Side side, double fromMm, double toMm, String because) {}
+    /**
+     * Where the tape of that side does not lie, and why.
+     *
+     * @param ledgeMm what is left of the ledge there; 0 where nothing may lie on it
+     * @param patchMm the narrower tape that lies there instead; 0 for none
+     */
+    public record Skip(Ledge.Side side, double fromMm, double toMm, String because, double ledgeMm, double patchMm) {
+        public Skip(Ledge.Side side, double fromMm, double toMm, String because) {
+            this(side, fromMm, toMm, because, 0, 0);
+        }
+    }
 }

@@ -94,8 +94,12 @@ public record StripPlanner(
     private double usableLedgeMm2() {
         Geometry usable = ledge.area();
         for (Skip cut : cutOuts) {
-            usable = usable.difference(
-                    box(cut.side(), cut.fromMm(), cut.toMm(), 0, ledge.ledgeMm().of(cut.side())));
+            usable = usable.difference(box(
+                    cut.side(),
+                    cut.fromMm(),
+                    cut.toMm(),
+                    cut.ledgeMm(),
+                    ledge.ledgeMm().of(cut.side())));
         }
         return usable.getArea();
     }
@@ -115,20 +119,31 @@ public record StripPlanner(
         free.add(new double[] {at, to});
         List<Strip> strips = new ArrayList<>();
         for (double[] piece : free) {
-            if (piece[1] - piece[0] < leastPieceMm) {
-                continue;
+            if (piece[1] - piece[0] >= leastPieceMm) {
+                Geometry lies = shape(side, school, piece[0], piece[1]);
+                strips.add(strip(side, String.valueOf(strips.size() + 1), piece[0], piece[1], tapeMm.of(side), lies));
             }
-            Geometry lies = shape(side, school, piece[0], piece[1]);
-            strips.add(new Strip(
-                    side.name().toLowerCase(Locale.ROOT) + "-" + (strips.size() + 1),
-                    side,
-                    piece[0],
-                    piece[1],
-                    tapeMm.of(side),
-                    lies.getArea(),
-                    List.of(lies.getCoordinates())));
+        }
+        for (Skip cut : cutOuts) {
+            double start = Math.max(from, cut.fromMm());
+            double end = Math.min(to, cut.toMm());
+            if (cut.side() == side && cut.patchMm() > 0 && end - start >= leastPieceMm) {
+                Geometry lies = box(side, start, end, marginMm, marginMm + cut.patchMm());
+                strips.add(strip(side, "patch-" + (strips.size() + 1), start, end, cut.patchMm(), lies));
+            }
         }
         return strips;
+    }
+
+    private static Strip strip(Side side, String name, double from, double to, double widthMm, Geometry lies) {
+        return new Strip(
+                side.name().toLowerCase(Locale.ROOT) + "-" + name,
+                side,
+                from,
+                to,
+                widthMm,
+                lies.getArea(),
+                List.of(lies.getCoordinates()));
     }
 
     /** How far from the bounding box's corner a strip starts, next to a neighbour. */

@@ -83,6 +83,28 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
         }
     }
 
+    /** A nail and a lamp found nothing there. */
+    record Accepted(List<String> stretchIds) implements CleanFact {
+        public Accepted {
+            stretchIds = stretchIds == null ? null : List.copyOf(stretchIds);
+        }
+
+        @Override
+        public void check() {
+            some(stretchIds);
+        }
+
+        @Override
+        public CleanState after(CleanState before, Entry entry) {
+            return before.to(Stage.ACCEPTED, stretchIds);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Flat and shiny: " + places(told, stretchIds);
+        }
+    }
+
     /** A shattered front leaves glass where no blade goes: looked for by low light. */
     record CornerSwept(Landmark corner) implements CleanFact {
         @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import ridgefall.core.carry.GlassSplit;
 import ridgefall.core.clean.LedgeMap.Stretch;
@@ -44,10 +45,15 @@ public final class CleanStation implements StationRoom {
 
     private static final double USUAL_ROOM_C = 20;
 
+    private final Supplier<PrimerSchool> school;
     private final Instant now;
 
-    /** @param now primer dries and ages */
-    public CleanStation(Instant now) {
+    /**
+     * @param school when this house primes a ledge
+     * @param now primer dries and ages
+     */
+    public CleanStation(Supplier<PrimerSchool> school, Instant now) {
+        this.school = school;
         this.now = now;
     }
 
@@ -76,7 +82,7 @@ public final class CleanStation implements StationRoom {
                         "Clear, no streak"))
                 .ifPresent(steps::add);
         steps.add(flat(state, map));
-        steps.add(Priming.step(profile, state, map, now));
+        steps.add(Priming.step(profile, state, map, school.get(), now));
         return steps;
     }
 
@@ -209,7 +215,7 @@ public final class CleanStation implements StationRoom {
     }
 
     /** As it was read; 20 °C otherwise: a cooler guess waits longer. */
-    static double roomC(JobState state) {
+    public static double roomC(JobState state) {
         Double read = HeatState.of(state).roomC();
         return read == null ? USUAL_ROOM_C : read;
     }
@@ -249,7 +255,13 @@ public final class CleanStation implements StationRoom {
                 "run a nail along it, corners too; where it is not, tap the band there",
                 "Flat and shiny");
         boolean all = map.stretches().stream().allMatch(stretch -> clean.stage(stretch.id()) == Stage.ACCEPTED);
-        return state.passed(FLAT) && !all
+        if (all
+                && !state.check(FLAT)
+                        .filter(given -> given.answer() == Answer.FAIL)
+                        .isPresent()) {
+            return step.answered("Flat and shiny");
+        }
+        return state.passed(FLAT)
                 ? Step.open(
                         FLAT,
                         Station.CLEAN,
@@ -293,6 +305,9 @@ public final class CleanStation implements StationRoom {
             choices.add(Step.other(
                     "Wiped with " + stretch.solvent().words(), wipe(state, List.of(stretch), stretch.solvent())));
         }
+        if (stage == Stage.DRY) {
+            choices.add(Step.other("Flat and shiny here", new CleanFact.Accepted(only)));
+        }
         if (stage != Stage.GLUE) {
             Stream.of(CleanFact.Flaw.values())
                     .filter(flaw -> flaw.back().before(stage))
@@ -323,6 +338,12 @@ public final class CleanStation implements StationRoom {
             known(map, f.stretchIds());
         } else if (fact instanceof CleanFact.SentBack f) {
             known(map, List.of(f.stretchId()));
+        } else if (fact instanceof CleanFact.Accepted f) {
+            known(map, f.stretchIds());
+            CleanState clean = CleanState.of(state);
+            if (f.stretchIds().stream().anyMatch(id -> clean.stage(id).before(Stage.DRY))) {
+                holds.add(Hold.firm(DRY, Station.CLEAN, "It is not dry there"));
+            }
         } else if (fact instanceof CleanFact.Wiped f) {
             known(map, f.stretchIds());
             holds.addAll(unwipeable(map, f, state));

@@ -30,14 +30,15 @@ public final class Priming {
 
     private Priming() {}
 
-    static Step step(DeviceProfile profile, JobState state, LedgeMap map, Instant now) {
+    static Step step(DeviceProfile profile, JobState state, LedgeMap map, PrimerSchool school, Instant now) {
         CleanState clean = CleanState.of(state);
-        boolean wanted = LedgeMap.wantsPrimer(profile, map);
+        boolean needed = LedgeMap.wantsPrimer(profile, map);
+        boolean wanted = school == PrimerSchool.ALWAYS || needed && school != PrimerSchool.NEVER;
         Step step = Step.open(
                 ID,
                 Station.CLEAN,
                 "Primer on the ledge",
-                hint(profile, map, wanted),
+                hint(profile, map, needed) + house(school, needed),
                 Step.go(
                         "Primed",
                         new CleanFact.Primed(FrameSolvent.ALCOHOL.readyAfterSeconds(CleanStation.roomC(state)))),
@@ -63,6 +64,13 @@ public final class Priming {
         return !laid.covered() && now.isAfter(laid.openUntil())
                 ? step.titled("Primer's open time is over: prime again")
                 : step.answered("primed");
+    }
+
+    /** Where the house does otherwise than this ledge asks for. */
+    private static String house(PrimerSchool school, boolean needed) {
+        return school == PrimerSchool.ALWAYS && !needed
+                ? "; this house primes all the same"
+                : school == PrimerSchool.NEVER && needed ? "; this house does without" : "";
     }
 
     private static String hint(DeviceProfile profile, LedgeMap map, boolean wanted) {

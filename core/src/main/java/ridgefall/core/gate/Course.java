@@ -11,11 +11,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.bond.Bead;
+import ridgefall.core.bond.BeadLaying;
 import ridgefall.core.bond.BondFact;
 import ridgefall.core.bond.BondStation;
 import ridgefall.core.bond.GlassJoin;
 import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.Supply;
+import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
 import ridgefall.core.clean.CleanFact;
@@ -64,6 +68,7 @@ import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.prove.ProveStation;
+import ridgefall.core.prove.SealProof;
 import ridgefall.core.seal.SealFact;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
@@ -122,7 +127,11 @@ public final class Course {
             Priming.OPEN,
             GlassJoin.SPREADING,
             GlassJoin.LAMP,
-            SealStation.PRESSING);
+            BeadLaying.SKINNING,
+            BeadLaying.WIPING,
+            BeadLaying.CURING,
+            SealStation.PRESSING,
+            SealProof.TESTING);
 
     /** As the book has it: what is computed depends on nothing that was added on the spot. */
     private final DeviceProfile asInBook;
@@ -168,10 +177,10 @@ public final class Course {
                         .findFirst(),
                 now);
         CarryStation carry = new CarryStation();
-        CleanStation clean = new CleanStation(now);
+        CleanStation clean = new CleanStation(planning::primer, now);
         TestStation test = new TestStation();
-        this.bond = new BondStation(planning::strips, clean, now);
-        this.seal = new SealStation(List.of(carry, clean, bond, test), test);
+        this.bond = new BondStation(planning::strips, planning::supplies, clean, now);
+        this.seal = new SealStation(List.of(carry, clean, bond, test), test, bond, now);
         this.rooms = List.of(
                 new IntakeStation(),
                 new DecideStation(planning::currency),
@@ -345,7 +354,22 @@ public final class Course {
 
     /** Ways of laying strips, the best first; none where something else holds the front. */
     public List<StripPlan> strips() {
-        return bond.strips(asInBook, state);
+        return bond.laidAs(asInBook, state);
+    }
+
+    /** The syringe of clear liquid that it would be joined from; empty where the shelf's list has none. */
+    public Optional<Supply.Liquid> liquid() {
+        return bond.liquid();
+    }
+
+    /** The bead it would be held by, of the syringe that was chosen. */
+    public Bead bead() {
+        return bond.bead(asInBook, state);
+    }
+
+    /** Ways to hold its front, the best first; none for one that clips hold. */
+    public List<WhatHolds.Way> waysToHold() {
+        return bond.ways(asInBook, state);
     }
 
     /** Everything that stands between the front and its seat; nothing once it is sealed. */

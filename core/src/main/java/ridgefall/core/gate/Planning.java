@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.Supply;
+import ridgefall.core.clean.PrimerSchool;
 import ridgefall.core.damage.Harm;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
@@ -72,9 +74,19 @@ public interface Planning {
         }
     }
 
-    /** Ways of laying strips on a device, the best first. */
-    default List<StripPlan> strips(DeviceProfile profile) {
-        return BenchTape.plans(profile);
+    /** When this house primes a ledge. */
+    default PrimerSchool primer() {
+        return PrimerSchool.WHERE_NEEDED;
+    }
+
+    /** What the bench has to hold fronts with; of a kind that is not kept on its list nothing is known. */
+    default List<Supply> supplies() {
+        return List.of();
+    }
+
+    /** Ways of laying strips on a device from rolls of these widths, the best first. */
+    default List<StripPlan> strips(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+        return BenchTape.plans(profile, rollsMm, patched);
     }
 
     /** The best plan of each source, the best of all first. */

@@ -34,7 +34,10 @@ public final class Checks {
 
     /** Whether a fact says of adhesive that it lies on the frame. */
     public static boolean laidOnFrame(Fact fact) {
-        return meetsLedge(fact) && fact.station().filter(Station.BOND::equals).isPresent();
+        // A bead lies there too, though it is laid last, at Seal: it begins to skin.
+        return meetsLedge(fact)
+                && (fact.station().filter(Station.BOND::equals).isPresent()
+                        || !fact.timers().starts().isEmpty());
     }
 
     /** The same of whatever meets the ledge: tape that came on the front does when it is sealed. */

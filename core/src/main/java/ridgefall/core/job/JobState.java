@@ -137,6 +137,11 @@ public record JobState(
                 .reduce((earlier, later) -> later);
     }
 
+    /** The latest of a kind, whether it runs or not. */
+    public Optional<Timer> latest(TimerKind kind) {
+        return timers.stream().filter(t -> t.kind().equals(kind.id())).reduce((earlier, later) -> later);
+    }
+
     public List<Timer> running() {
         return timers.stream().filter(Timer::running).toList();
     }

@@ -39,6 +39,7 @@ public record JobRecord(
         List<String> kept,
         List<String> lost,
         String adhesive,
+        String sealed,
         List<String> people) {
 
     /** A function before, with the front loose, and after; a dash where it was not asked. */
@@ -117,8 +118,13 @@ public record JobRecord(
                 lost,
                 BondState.of(state)
                         .school()
-                        .map(s -> "PET-carrier acrylic tape, strips " + s.words())
+                        .map(s -> BondState.of(state)
+                                        .held()
+                                        .map(held -> held.supply())
+                                        .orElse("PET-carrier acrylic tape")
+                                + ", strips " + s.words())
                         .orElse(withoutStrips),
+                SealProof.told(profile, state),
                 counting.stream()
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()

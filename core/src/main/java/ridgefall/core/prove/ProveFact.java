@@ -1,6 +1,7 @@
 package ridgefall.core.prove;
 
 import java.util.Optional;
+import java.util.Set;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -12,7 +13,7 @@ import ridgefall.core.units.Allowed;
 
 /** The device goes back. */
 public sealed interface ProveFact extends Fact.Of<ProveState> {
-    Family<ProveState> FAMILY = new Family<>(ProveFact.class, ProveState.NOTHING);
+    Family<ProveState> FAMILY = new Family<>(ProveFact.class, ProveState.NOTHING, ProveState::hears);
 
     @Override
     default Family<ProveState> family() {
@@ -33,7 +34,7 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
 
         @Override
         public ProveState after(ProveState before, Entry entry) {
-            return new ProveState(Optional.of(how), before.handedOverAt());
+            return new ProveState(Optional.of(how), before.handedOverAt(), before.sealTested());
         }
 
         @Override
@@ -47,6 +48,52 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
         }
     }
 
+    /** A closed watch was in the tester: what it read. */
+    record SealTested(
+            double solidKPa,
+            double startKPa,
+            double endKPa,
+            double seconds,
+            double startC,
+            double endC,
+            double chamberMl,
+            double innerMl)
+            implements ProveFact {
+        @Override
+        public void check() {
+            test();
+        }
+
+        public LeakTest test() {
+            return new LeakTest(solidKPa, startKPa, endKPa, seconds, startC, endC, chamberMl, innerMl);
+        }
+
+        @Override
+        public Set<String> answers() {
+            return Set.of(SealProof.STEP);
+        }
+
+        @Override
+        public Timer.Change timers() {
+            return Timer.Change.stop(SealProof.TESTING.id());
+        }
+
+        @Override
+        public ProveState after(ProveState before, Entry entry) {
+            return before.tested(this, entry.happenedAt());
+        }
+
+        @Override
+        public Page page() {
+            return Page.MEASURED;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Seal " + test().words();
+        }
+    }
+
     record HandedOver(String to) implements ProveFact {
         @Override
         public void check() {
@@ -55,7 +102,7 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
 
         @Override
         public ProveState after(ProveState before, Entry entry) {
-            return new ProveState(before.toldHow(), Optional.of(entry.happenedAt()));
+            return new ProveState(before.toldHow(), Optional.of(entry.happenedAt()), before.sealTested());
         }
 
         @Override

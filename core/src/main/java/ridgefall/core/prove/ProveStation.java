@@ -23,6 +23,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.parts.PartsState;
@@ -35,6 +36,7 @@ import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.units.NotAllowed;
 
 public final class ProveStation implements StationRoom {
     private static final String SEATED = "prove.seated";
@@ -62,7 +64,7 @@ public final class ProveStation implements StationRoom {
                 unrepaired ? "Hand back unrepaired" : "Hand over",
                 unrepaired
                         ? "with all that came with it, the parts that were taken off too"
-                        : "outer film off, wiped, switched off; water resistance was not tested",
+                        : "outer film off, wiped, switched off; " + SealProof.claim(profile, state),
                 Step.go(
                         "Handed over",
                         new ProveFact.HandedOver("?"),
@@ -104,6 +106,7 @@ public final class ProveStation implements StationRoom {
                                     .filter(Objects::nonNull)
                                     .collect(Collectors.joining("; "))));
         }
+        SealProof.step(profile, state).ifPresent(steps::add);
         return steps;
     }
 
@@ -175,6 +178,11 @@ public final class ProveStation implements StationRoom {
     }
 
     @Override
+    public List<TimerKind> startable() {
+        return List.of(SealProof.TESTING);
+    }
+
+    @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
         boolean unrepaired = DecideState.of(state).notWorthIt().isPresent();
@@ -191,6 +199,8 @@ public final class ProveStation implements StationRoom {
                     profile.functions().stream().map(Function::id).toList());
         } else if (fact instanceof JobFact.CheckAnswered f) {
             Checks.known("checkId", f.checkId(), List.of());
+        } else if (fact instanceof ProveFact.SealTested && !SealProof.asked(profile)) {
+            throw new NotAllowed("type", "SealTested", "a fact for a watch: nothing else fits the tester");
         } else if (fact instanceof ProveFact.HandedOver) {
             holds.addAll(Checks.openSteps(proofs(profile, state)));
             holds.addAll(Checks.openSteps(seal.steps(profile, state)));

@@ -1,6 +1,7 @@
 package ridgefall.core.seal;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.detour.DetourFact;
@@ -8,10 +9,23 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsFact;
+import ridgefall.core.seal.SealFact.FlushRead;
 
-/** What is off the new front, and when it was seated for good. */
-public record SealState(Set<String> coversOff, Optional<Instant> sealedAt) {
-    static final SealState NOTHING = new SealState(Set.of(), Optional.empty());
+/**
+ * What is off the new front, and when it was seated for good.
+ *
+ * @param clamps how far a bead's front is with them
+ * @param flush readings round the edge, in order of coming
+ */
+public record SealState(Set<String> coversOff, Optional<Instant> sealedAt, Clamped clamps, List<FlushRead> flush) {
+    static final SealState NOTHING = new SealState(Set.of(), Optional.empty(), Clamped.NOT, List.of());
+
+    enum Clamped {
+        NOT,
+        ON,
+        WIPED,
+        OFF
+    }
 
     public static SealState of(JobState job) {
         return job.of(SealFact.FAMILY);
@@ -25,11 +39,27 @@ public record SealState(Set<String> coversOff, Optional<Instant> sealedAt) {
     }
 
     SealState uncovered(String coverId) {
-        return new SealState(Fold.plus(coversOff, coverId), sealedAt);
+        return new SealState(Fold.plus(coversOff, coverId), sealedAt, clamps, flush);
     }
 
     SealState sealed(Instant at) {
-        return new SealState(coversOff, Optional.of(at));
+        return new SealState(coversOff, Optional.of(at), Clamped.NOT, List.of());
+    }
+
+    SealState clamped() {
+        return new SealState(coversOff, sealedAt, Clamped.ON, flush);
+    }
+
+    SealState wiped() {
+        return new SealState(coversOff, sealedAt, Clamped.WIPED, flush);
+    }
+
+    SealState unclamped() {
+        return new SealState(coversOff, sealedAt, Clamped.OFF, flush);
+    }
+
+    SealState read(FlushRead reading) {
+        return new SealState(coversOff, sealedAt, clamps, Fold.plus(flush, reading));
     }
 
     public boolean coverOff(String coverId) {

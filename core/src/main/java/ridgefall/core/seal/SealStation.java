@@ -1,12 +1,22 @@
 package ridgefall.core.seal;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.bond.Bead;
+import ridgefall.core.bond.BeadLaying;
 import ridgefall.core.bond.BentCorner;
 import ridgefall.core.bond.BentCorner.Verdict;
+import ridgefall.core.bond.BondFact;
+import ridgefall.core.bond.BondStation;
+import ridgefall.core.bond.Supply;
+import ridgefall.core.bond.WhatHolds;
+import ridgefall.core.clean.CleanStation;
+import ridgefall.core.detour.DetourFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -33,20 +43,32 @@ import ridgefall.core.strip.StripState;
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
     public static final TimerKind PRESSING = new TimerKind("PRESSING", "Pressing the tape");
-    private static final int PRESSING_S = 120;
+
+    /** Until squeeze-out no longer comes off with a cloth. */
+    private static final int WIPE_S = 20 * 60;
+
+    private static final String PRESS = "seal.press";
+    private static final String FLUSH = "seal.flush";
+    private static final Hold NOT_SEALED = Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet");
     private static final String STRAIGHT = "seal.straight";
     private static final String CLIPS = "seal.clips-";
 
     private final List<StationRoom> inside;
     private final StationRoom test;
+    private final BondStation bond;
+    private final Instant now;
 
     /**
      * @param inside what must be done before the front closes over it
      * @param test what is tried before a liner comes off
+     * @param bond a bead is laid last of all
+     * @param now a bead skins over
      */
-    public SealStation(List<StationRoom> inside, StationRoom test) {
+    public SealStation(List<StationRoom> inside, StationRoom test, BondStation bond, Instant now) {
         this.inside = inside;
         this.test = test;
+        this.bond = bond;
+        this.now = now;
     }
 
     @Override
@@ -75,28 +97,114 @@ public final class SealStation implements StationRoom {
         if (!profile.bonded()) {
             return steps;
         }
-        Step press = Step.open(
-                "seal.press",
-                Station.SEAL,
-                "Hold it pressed",
-                null,
-                Step.go("Start pressing, {s:" + PRESSING_S + "}", new JobFact.TimerStarted(PRESSING, PRESSING_S)));
-        if (state.timer(PRESSING).isPresent()) {
-            press = Step.open(
-                            "seal.press",
-                            Station.SEAL,
-                            "Pressing",
-                            null,
-                            Step.go("Flush all round", new JobFact.TimerStopped(PRESSING)))
-                    .waiting(state.timer(PRESSING).get().seq());
-        } else if (state.everTimed(PRESSING)) {
-            press = press.answered("flush all round");
-        }
-        steps.add(press);
+        steps.addAll(BeadLaying.of(state) ? clamped(profile, state) : List.of(pressed(profile, state)));
+        steps.add(flush(profile, state));
         return steps;
     }
 
-    private static List<Step> before(DeviceProfile profile, JobState state) {
+    private static Step pressed(DeviceProfile profile, JobState state) {
+        PressPlan plan = PressPlan.of(profile, CleanStation.roomC(state));
+        Step press = Step.open(
+                PRESS,
+                Station.SEAL,
+                "Press it down",
+                "corners first, then along the edges, never on the middle of the glass",
+                Step.go(
+                        "Start pressing, {s:" + plan.seconds() + "}",
+                        new JobFact.TimerStarted(PRESSING, Math.max(5, plan.seconds()))));
+        if (state.timer(PRESSING).isPresent()) {
+            return Step.open(
+                            PRESS,
+                            Station.SEAL,
+                            "Pressing",
+                            press.hint(),
+                            Step.go("Flush all round", new JobFact.TimerStopped(PRESSING)))
+                    .waiting(state.timer(PRESSING).get().seq());
+        }
+        return state.everTimed(PRESSING) ? press.answered("flush all round") : press;
+    }
+
+    /** A bead is not pressed by thumbs: clamps, a cloth, and time. */
+    private List<Step> clamped(DeviceProfile profile, JobState state) {
+        Bead bead = bond.bead(profile, state);
+        Optional<Supply.Glue> glue = bond.glue(state);
+        SealState.Clamped far = SealState.of(state).clamps();
+        int clamps = WhatHolds.clamps(bead, BentCorner.of(profile, state));
+        Step on = Step.open(
+                "seal.clamps",
+                Station.SEAL,
+                clamps + " clamps, one every {mm:" + Math.round(bead.clampEveryMm()) + "}",
+                "corners first, a soft pad under each, none over a bare place; closer where it is bent",
+                Step.go("Clamps on", new SealFact.ClampsSet(clamps, WIPE_S)));
+        Step wiped = Step.open(
+                "seal.wiped",
+                Station.SEAL,
+                "Squeeze-out wiped all round",
+                "alcohol on a cloth, away from openings; once it has cured it takes the paint with it",
+                Step.go("Wiped", new SealFact.SqueezeOutWiped(3600 * WhatHolds.cureHours(glue))));
+        Step off = Step.open(
+                PRESS,
+                Station.SEAL,
+                "Left clamped until it has cured",
+                "not moved meanwhile; a warm room cures faster, a cold one much slower",
+                Step.go("Clamps off", new SealFact.ClampsOff()));
+        return List.of(
+                far == SealState.Clamped.NOT ? on : on.answered("on"),
+                far.compareTo(SealState.Clamped.WIPED) < 0 ? wiped : wiped.answered("wiped"),
+                far == SealState.Clamped.OFF
+                        ? off.answered("off")
+                        : state.timer(BeadLaying.CURING)
+                                .map(timer -> off.waiting(timer.seq()))
+                                .orElse(off));
+    }
+
+    /** Whoever feels a step reads it; one that stands up holds it back. */
+    private static Step flush(DeviceProfile profile, JobState state) {
+        List<FlushGap.Place> places = FlushGap.of(profile, SealState.of(state));
+        Optional<FlushGap.Place> up = places.stream()
+                .filter(place ->
+                        place.verdict().filter(v -> v != FlushGap.Verdict.FLUSH).isPresent())
+                .findFirst();
+        long read = places.stream().filter(place -> place.overMm() != null).count();
+        double at = up.or(() ->
+                        places.stream().filter(place -> place.overMm() == null).findFirst())
+                .map(FlushGap.Place::positionMm)
+                .orElse(places.get(0).positionMm());
+        Step step = Step.open(
+                FLUSH,
+                Station.SEAL,
+                "Flush with its rim: " + FlushGap.words(profile, at),
+                "a nail drawn over the rim feels a tenth; read it where you feel a step",
+                reading(at));
+        if (up.isPresent()) {
+            String found = FlushGap.words(profile, at) + ": "
+                    + SealFact.FlushRead.over(up.get().overMm());
+            return step.hinted(up.get().verdict().orElseThrow().words())
+                    .problem(found)
+                    .alsoChoosing(Step.fail(
+                            "Open it again", new DetourFact.Reopened("?"), Ask.reason("Why it is opened again")));
+        }
+        return (read == 0 ? step : step.answered(read + " of " + places.size() + " places read, flush")).asOptional();
+    }
+
+    /** Asks for what stands over the rim at a place. */
+    public static Step.Choice reading(double positionMm) {
+        return Step.other(
+                "It reads",
+                new SealFact.FlushRead(tenth(positionMm), 0),
+                new Ask("overMm", "Front over the rim; under it with a minus", Ask.Kind.NUMBER, "mm", "0"));
+    }
+
+    /** Records what a gauge says there. */
+    public static Step.Choice reading(double positionMm, double overMm) {
+        return Step.other("Take it", new SealFact.FlushRead(tenth(positionMm), overMm));
+    }
+
+    private static double tenth(double mm) {
+        return Math.round(mm * 10) / 10.0;
+    }
+
+    private List<Step> before(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(screwsIn(profile, state));
         for (Cover cover : profile.covers()) {
             Step off = Step.open(
@@ -115,6 +223,12 @@ public final class SealStation implements StationRoom {
         if (!profile.bonded()) {
             steps.addAll(clips(profile, state));
         }
+        steps.addAll(BeadLaying.laid(
+                bond.bead(profile, state),
+                bond.glue(state),
+                state,
+                SealState.of(state).sealedAt().isPresent(),
+                now));
         return steps;
     }
 
@@ -224,7 +338,11 @@ public final class SealStation implements StationRoom {
         for (StationRoom room : inside) {
             holds.addAll(Checks.openSteps(room.steps(profile, state)));
         }
-        holds.addAll(Checks.openSteps(before(profile, state)));
+        // No lead signs for glue that no front sinks into.
+        Checks.openSteps(before(profile, state)).stream()
+                .map(hold ->
+                        hold.id().equals(BeadLaying.LAID) ? Hold.firm(hold.id(), hold.station(), hold.because()) : hold)
+                .forEach(holds::add);
         return holds;
     }
 
@@ -258,6 +376,19 @@ public final class SealStation implements StationRoom {
                     ? List.of(Hold.firm("seal.done", Station.SEAL, "The front is already sealed"))
                     : holdsBeforeSealing(profile, state);
         }
+        if (fact instanceof BondFact.BeadLaid f) {
+            return Stream.concat(
+                            BeadLaying.holds(f, state).stream(),
+                            holdsBeforeSealing(profile, state).stream()
+                                    .filter(hold -> !hold.id().equals(BeadLaying.LAID)))
+                    .toList();
+        }
+        if (fact instanceof SealFact.FlushRead
+                || fact instanceof SealFact.ClampsSet
+                || fact instanceof SealFact.SqueezeOutWiped
+                || fact instanceof SealFact.ClampsOff) {
+            return seated(fact, state);
+        }
         if (fact instanceof SealFact.CoverRemoved f) {
             Checks.known(
                     "coverId",
@@ -277,7 +408,26 @@ public final class SealStation implements StationRoom {
             Checks.known("checkId", f.checkId(), ids);
         } else if (fact instanceof JobFact.TimerStarted
                 && SealState.of(state).sealedAt().isEmpty()) {
-            return List.of(Hold.firm("seal.seal", Station.SEAL, "The front is not sealed yet"));
+            return List.of(NOT_SEALED);
+        }
+        return List.of();
+    }
+
+    private List<Hold> seated(Fact fact, JobState state) {
+        SealState seal = SealState.of(state);
+        if (seal.sealedAt().isEmpty()) {
+            return List.of(NOT_SEALED);
+        } else if (fact instanceof SealFact.SqueezeOutWiped && seal.clamps() == SealState.Clamped.NOT) {
+            return List.of(Hold.firm("seal.clamps", Station.SEAL, "No clamps are on yet"));
+        } else if (fact instanceof SealFact.ClampsOff && seal.clamps().compareTo(SealState.Clamped.WIPED) < 0) {
+            return List.of(Hold.firm("seal.wiped", Station.SEAL, "Squeeze-out is not wiped, and no clock runs"));
+        } else if (fact instanceof SealFact.ClampsOff) {
+            return state
+                    .timer(BeadLaying.CURING)
+                    .filter(timer -> now.isBefore(timer.startedAt().plusSeconds(timer.seconds())))
+                    .map(timer -> Hold.overridable(PRESS, Station.SEAL, "It has not cured yet: the front comes up"))
+                    .stream()
+                    .toList();
         }
         return List.of();
     }

@@ -1,8 +1,11 @@
 package ridgefall.core.sheet;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import org.locationtech.jts.geom.Coordinate;
+import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
 
 /**
@@ -27,6 +30,37 @@ public record Sheet(String title, double widthMm, double heightMm, List<Mark> ma
 
     /** Words that begin at a point on their base line. */
     public record Words(Point at, double heightMm, String text) implements Mark {}
+
+    private static final double[][] PAPERS_MM = {{210, 297}, {297, 210}, {297, 420}, {420, 297}};
+
+    /**
+     * Upright or lying: the smallest paper that something fits on, A4 where it does, else A3.
+     *
+     * @param heightMm with all that stands above and below it
+     * @return width and height
+     */
+    public static double[] paperFor(double widthMm, double heightMm) {
+        return Arrays.stream(PAPERS_MM)
+                .filter(paper -> widthMm + 2 * MARGIN_MM <= paper[0] && heightMm <= paper[1])
+                .findFirst()
+                .orElse(PAPERS_MM[PAPERS_MM.length - 1])
+                .clone();
+    }
+
+    /** The line of a device, moved to where it is drawn. */
+    public static Path outline(EdgeLine edge, Point origin, double strokeMm) {
+        return path(Arrays.asList(edge.outline().getCoordinates()), origin, strokeMm);
+    }
+
+    /** A closed line in mm, moved to where it is drawn. */
+    public static Path path(List<Coordinate> outline, Point origin, double strokeMm) {
+        return new Path(
+                outline.stream()
+                        .map(at -> new Point(origin.xMm() + at.x, origin.yMm() + at.y))
+                        .toList(),
+                true,
+                strokeMm);
+    }
 
     /** A4, upright. */
     public static Sheet a4(String title, List<Mark> marks) {

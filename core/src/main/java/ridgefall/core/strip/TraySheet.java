@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.Point;
 import ridgefall.core.profile.DeviceProfile;
@@ -44,8 +43,6 @@ public final class TraySheet {
     /** Tapes are not laid back. */
     private static final Set<InsideKind> LAID = Set.of(InsideKind.SHIELD, InsideKind.PLATE, InsideKind.BACK);
 
-    private static final double[][] PAPERS_MM = {{210, 297}, {297, 210}, {297, 420}, {420, 297}};
-
     private TraySheet() {}
 
     /**
@@ -61,17 +58,12 @@ public final class TraySheet {
         EdgeLine edge = profile.edge();
         List<String> laid = laidAside(profile);
         double below = FOOT_MM + LEGEND_LINE_MM * (kinds.size() + laid.size() + 1);
-        double[] paper = PAPERS_MM[PAPERS_MM.length - 1];
-        for (int i = PAPERS_MM.length - 1; i >= 0; i--) {
-            boolean fits = edge.widthMm() + 2 * Sheet.MARGIN_MM <= PAPERS_MM[i][0]
-                    && HEAD_MM + edge.heightMm() + below <= PAPERS_MM[i][1];
-            paper = fits ? PAPERS_MM[i] : paper;
-        }
+        double[] paper = Sheet.paperFor(edge.widthMm(), HEAD_MM + edge.heightMm() + below);
         Point origin = new Point((paper[0] - edge.widthMm()) / 2, HEAD_MM);
         List<Mark> marks = new ArrayList<>();
         marks.add(words(
                 Sheet.MARGIN_MM, 28, "Seen from the front. Each screw on its ring, what covered it on its outline."));
-        marks.add(outline(edge, origin));
+        marks.add(Sheet.outline(edge, origin, 0.4));
         profile.document().inside().stream()
                 .filter(thing -> thing.area() != null)
                 .forEach(thing -> marks.addAll(outline(thing.area(), thing.words(), origin)));
@@ -120,14 +112,6 @@ public final class TraySheet {
                 .sorted(Comparator.comparing(kind -> -kind.getValue().size()))
                 .collect(Collectors.toMap(
                         Map.Entry::getKey, Map.Entry::getValue, (one, other) -> one, LinkedHashMap::new));
-    }
-
-    private static Mark outline(EdgeLine edge, Point origin) {
-        List<Point> points = new ArrayList<>();
-        for (Coordinate at : edge.outline().getCoordinates()) {
-            points.add(new Point(origin.xMm() + at.x, origin.yMm() + at.y));
-        }
-        return new Sheet.Path(points, true, 0.4);
     }
 
     private static List<Mark> outline(Area area, String words, Point origin) {

@@ -11,6 +11,7 @@ import ridgefall.core.edge.Landmark;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.job.Station;
+import ridgefall.core.job.Step;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
@@ -68,7 +69,17 @@ class BentCornerTest {
     @Test
     void whatTapeDoesNotHoldIsKnownBeforeTapeIsChosen() {
         Journey bent = new Journey().until(Station.BOND).append(new BendMarked(Landmark.TOP_LEFT, 1.5, 60.0));
-        assertThat(bent.step("bond.school").hint()).contains("no tape holds it: straighten it, battery out");
-        assertThat(new Journey().until(Station.BOND).step("bond.school").hint()).isEqualTo("the first holds most");
+        assertThat(bent.step("bond.held").choices())
+                .extracting(Step.Choice::label)
+                .containsExactly("Bead and clamps");
+        assertThat(bent.course().waysToHold())
+                .filteredOn(way -> way.by() == HeldBy.STRIPS)
+                .singleElement()
+                .satisfies(way ->
+                        assertThat(way.against().get(0)).contains("no tape holds it: straighten it, battery out"));
+        bent.append(new BondFact.CornerMeasured(Landmark.TOP_LEFT, 0.3, 60.0));
+        assertThat(bent.step("bond.held").choices().get(0).label())
+                .as("straightened, and measured again")
+                .isEqualTo("Strips from the roll");
     }
 }

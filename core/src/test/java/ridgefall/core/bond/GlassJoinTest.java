@@ -31,6 +31,10 @@ class GlassJoinTest {
 
     /** At the bench it is March 2026. */
     private static Journey atTheGlass() {
+        return beforeTheChoice().untilStep("bond.lamp");
+    }
+
+    private static Journey beforeTheChoice() {
         return new Journey(ShippedBook.profile("pellow-dial-45"))
                 .untilStep("decide.repair")
                 .append(new RepairAgreed("rebond", null, new BigDecimal("120.00"), "EUR", "Hut at Nine Tarns"))
@@ -53,6 +57,8 @@ class GlassJoinTest {
     void goesFromTheLampOverTheLiquidToTheLastLook() {
         assertThat(atTheGlass().stepIds(Station.BOND))
                 .containsExactly(
+                        "bond.seat",
+                        "bond.held",
                         "bond.lamp",
                         "bond.liquid",
                         "bond.spread",
@@ -60,7 +66,9 @@ class GlassJoinTest {
                         "bond.lit-face",
                         "bond.squeeze-out",
                         "bond.lit-sides",
-                        "bond.optical");
+                        "bond.optical",
+                        "bond.ring-measured",
+                        "bond.ring");
         assertThat(atTheGlass().step("bond.liquid").title()).isEqualTo("Optical liquid, 0.28 ml: 33 drops");
     }
 
@@ -158,7 +166,7 @@ class GlassJoinTest {
 
     @Test
     void whatWasToldInOneTapBeforeIsNotAskedForAgain() {
-        Journey journey = atTheGlass().append(CLEAR);
+        Journey journey = beforeTheChoice().append(CLEAR);
         assertThat(journey.stepIds(Station.BOND)).containsExactly("bond.optical");
     }
 

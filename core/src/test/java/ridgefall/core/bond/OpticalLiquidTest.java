@@ -3,6 +3,7 @@ package ridgefall.core.bond;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -59,7 +60,7 @@ class OpticalLiquidTest {
 
     @Test
     void aWatchTakesAThirdOfAMillilitreAndSpreadsInMinutesNotHours() {
-        OpticalLiquid watch = OpticalLiquid.of(ShippedBook.profile("pellow-dial-45"));
+        OpticalLiquid watch = OpticalLiquid.of(ShippedBook.profile("pellow-dial-45"), Optional.empty());
         assertThat(watch.ml()).isBetween(0.2, 0.45);
         assertThat(watch.spreadSeconds(1)).isBetween(5.0, 600.0);
         assertThat(watch.lampSeconds(Lit.SIDES, 50, 3)).isBetween(60.0, 1800.0);

@@ -20,7 +20,7 @@ class RingSealTest {
     private static final Fact LAID = new CheckAnswered("bond.ring", Answer.PASS, null);
 
     private static Journey atTheRing() {
-        return new Journey(ShippedBook.profile("pellow-dial-41")).until(Station.BOND);
+        return new Journey(ShippedBook.profile("pellow-dial-41")).untilStep("bond.ring-measured");
     }
 
     @Test
@@ -68,7 +68,10 @@ class RingSealTest {
 
     @Test
     void whatWasLaidBeforeAnybodyMeasuredStaysLaid() {
-        assertThat(atTheRing().append(LAID).step("bond.ring").answer()).isEqualTo("Laid flat");
-        assertThat(atTheRing().append(LAID).stepIds(Station.BOND)).containsExactly("bond.ring");
+        Journey journey = new Journey(ShippedBook.profile("pellow-dial-41"))
+                .until(Station.BOND)
+                .append(LAID);
+        assertThat(journey.step("bond.ring").answer()).isEqualTo("Laid flat");
+        assertThat(journey.stepIds(Station.BOND)).containsExactly("bond.ring");
     }
 }

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.bond.BondFact;
+import ridgefall.core.clean.CleanFact.Accepted;
 import ridgefall.core.clean.CleanFact.CornerSwept;
 import ridgefall.core.clean.CleanFact.Flaw;
 import ridgefall.core.clean.CleanFact.GlueOff;
@@ -253,6 +254,46 @@ class CleanStationTest {
                 .hasMessage(
                         "checkId is clean.windows; allowed: one of clean.bare, clean.wiped, clean.drying, clean.flat");
         assertThatThrownBy(() -> atTheLedge().holds(new TimerStarted("TEA", 240, null)))
-                .hasMessage("kind is TEA; allowed: CREEPING or SPLIT_WARMING or DRYING or PRESSING");
+                .hasMessage("kind is TEA; allowed: CREEPING or SPLIT_WARMING or DRYING or PRESSING or LEAK_TEST");
+    }
+
+    @Test
+    void itIsAcceptedStretchByStretchOrAllRound() {
+        Journey journey = atTheLedge();
+        List<String> all = LedgeMap.of(journey.course().profile()).stretches().stream()
+                .map(LedgeMap.Stretch::id)
+                .toList();
+        assertThat(journey.heldBy(new Accepted(all.subList(0, 1))))
+                .as("glue is on it")
+                .contains("clean.drying");
+        journey.untilStep("clean.flat").append(new Accepted(all.subList(0, 3)));
+        assertThat(stage(journey, all.get(2))).isEqualTo(Stage.ACCEPTED);
+        assertThat(journey.step("clean.flat").open()).isTrue();
+        journey.append(new Accepted(all.subList(3, all.size())));
+        assertThat(journey.step("clean.flat").answer()).isEqualTo("Flat and shiny");
+        journey.append(new SentBack(all.get(4), Flaw.DULL));
+        assertThat(journey.step("clean.flat").open()).as("one of them is dull").isTrue();
+    }
+
+    @Test
+    void theHouseMayPrimeAlwaysOrNever() {
+        assertThat(primer("marrowby-quire-11", PrimerSchool.WHERE_NEEDED).optional())
+                .isTrue();
+        assertThat(primer("marrowby-quire-11", PrimerSchool.ALWAYS).open()).isTrue();
+        assertThat(primer("marrowby-quire-11", PrimerSchool.ALWAYS).hint())
+                .startsWith("a metal ledge {mm:3.0} wide holds without")
+                .endsWith("this house primes all the same");
+        assertThat(primer("pellow-dial-41", PrimerSchool.WHERE_NEEDED).open()).isTrue();
+        assertThat(primer("pellow-dial-41", PrimerSchool.NEVER).optional()).isTrue();
+        assertThat(primer("pellow-dial-41", PrimerSchool.NEVER).hint()).contains("this house does without");
+    }
+
+    private static Step primer(String id, PrimerSchool school) {
+        Journey journey = atTheLedgeOf(id);
+        return new CleanStation(() -> school, Instant.EPOCH)
+                .steps(journey.course().profile(), journey.state()).stream()
+                        .filter(step -> step.id().equals("clean.primer"))
+                        .findFirst()
+                        .orElseThrow();
     }
 }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import ridgefall.core.bond.HeldBy;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact.Mishap;
 import ridgefall.core.damage.DamageFact.MishapSeen;
@@ -91,12 +92,13 @@ class DetourTest {
                 Grade.REFURBISHED_ORIGINAL,
                 "fused front",
                 List.of(Brings.TAPE, Brings.MAGNETS)));
-        assertThat(journey.stepIds(Station.BOND)).containsExactly("bond.pre-applied");
+        journey.untilStep("bond.pre-applied");
         while (SealState.of(journey.state()).sealedAt().isEmpty()) {
             journey.tapNext();
         }
         journey.append(REOPENED);
-        assertThat(journey.stepIds(Station.BOND)).contains("bond.school").doesNotContain("bond.pre-applied");
+        assertThat(journey.stepIds(Station.BOND)).contains("bond.held").doesNotContain("bond.pre-applied");
+        assertThat(journey.course().waysToHold().get(0).by()).isEqualTo(HeldBy.STRIPS);
         assertThat(journey.step("parts.tape").open()).isTrue();
         assertThat(journey.step("parts.magnets").open()).isFalse();
     }

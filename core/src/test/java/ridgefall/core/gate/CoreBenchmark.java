@@ -12,6 +12,10 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.StripsOnAnyLedge;
+import ridgefall.core.bond.Supply;
+import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.heat.HeatFact.SoakStarted;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatPlan;
@@ -21,6 +25,7 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.material.FrontCondition;
+import ridgefall.core.material.TapeSchool;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.separate.CutPlan;
@@ -43,6 +48,16 @@ public class CoreBenchmark {
     private final Instant began = Instant.parse("2026-03-02T08:00:00Z");
     private final List<Soak> soaked = List.of(new Soak(
             1, new SoakStarted("plate-1", 85, 240, null, null, Sweep.FACE), began, began.plusSeconds(240), List.of()));
+    private final Journey shelved = new Journey(quire, new Planning() {
+        @Override
+        public List<Supply> supplies() {
+            return List.of(
+                    new Supply.Roll("a", "a", 300, 2, 0.2),
+                    new Supply.Roll("b", "b", 400, 1.5, 0.2),
+                    new Supply.Roll("c", "c", 9000, 1, 0.2),
+                    new Supply.Clamps("d", "d", 24, 15));
+        }
+    });
     private final Journey late = new Journey().until(Station.SEAL);
 
     /** Warm and cut as one plan, for every source of the bench, its own plans at hand; target 1500 ms. */
@@ -62,5 +77,17 @@ public class CoreBenchmark {
     @Benchmark
     public List<Step> stepsOfALateJob() {
         return late.course().steps();
+    }
+
+    /** Every way to hold a front, its strips laid out anew by every school; target 150 ms. */
+    @Benchmark
+    public List<WhatHolds.Way> everyWayToHoldIt() {
+        return shelved.course().waysToHold();
+    }
+
+    /** Strips round a ledge with thirty windows; target 50 ms. */
+    @Benchmark
+    public StripPlan stripsRoundThirtyWindows() {
+        return StripsOnAnyLedge.WITH_THIRTY_WINDOWS.plan(TapeSchool.MITRE);
     }
 }

@@ -9,10 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import ridgefall.core.bond.BeadLaying;
 import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.GlassJoin;
 import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.Supply;
 import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.heat.HeatFact;
@@ -34,6 +36,7 @@ import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveFact;
+import ridgefall.core.seal.SealFact;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
@@ -71,10 +74,45 @@ public final class Journey {
         }
 
         @Override
-        public List<StripPlan> strips(DeviceProfile profile) {
-            return STRIPS.computeIfAbsent(profile.key(), key -> BenchTape.plans(profile));
+        public List<StripPlan> strips(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+            return laid(profile, rollsMm, patched);
         }
     };
+
+    private static List<StripPlan> laid(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+        return STRIPS.computeIfAbsent(
+                profile.key() + rollsMm + patched, key -> BenchTape.plans(profile, rollsMm, patched));
+    }
+
+    /** A bench with something on its shelf to hold fronts with. */
+    public static Planning withShelf(List<Supply> supplies) {
+        return new Planning() {
+            @Override
+            public List<Supply> supplies() {
+                return supplies;
+            }
+
+            @Override
+            public List<HeatPlan> heat(HeatQuestion question) {
+                return PLANNING.heat(question);
+            }
+
+            @Override
+            public List<Opening> openings(HeatQuestion question) {
+                return PLANNING.openings(question);
+            }
+
+            @Override
+            public CutPlan cut(CutQuestion question) {
+                return PLANNING.cut(question);
+            }
+
+            @Override
+            public List<StripPlan> strips(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+                return laid(profile, rollsMm, patched);
+            }
+        };
+    }
 
     private static List<Opening> quickly(HeatQuestion question, List<HeatPlan> heat) {
         return heat.stream()
@@ -106,8 +144,8 @@ public final class Journey {
             }
 
             @Override
-            public List<StripPlan> strips(DeviceProfile profile) {
-                return STRIPS.computeIfAbsent(profile.key(), key -> BenchTape.plans(profile));
+            public List<StripPlan> strips(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
+                return laid(profile, rollsMm, patched);
             }
         };
     }
@@ -126,11 +164,19 @@ public final class Journey {
         this(profile, PLANNING);
     }
 
-    Journey(DeviceProfile profile, Planning planning) {
+    public Journey(DeviceProfile profile, Planning planning) {
         this.profile = profile;
         this.planning = planning;
         append(new IntakeFact.JobOpened(
                 profile.id(), 1, profile.variantId(), "Hut at Nine Tarns", "cracked at one corner"));
+    }
+
+    /** The same job again, to be taken another way from here. */
+    public Journey again() {
+        Journey other = new Journey(profile, planning);
+        other.journal.clear();
+        other.journal.addAll(journal);
+        return other;
     }
 
     public Course course() {
@@ -161,7 +207,8 @@ public final class Journey {
                         .map(lamp -> (long) lamp.seconds())
                         .orElse(0L)
                 : 0;
-        Instant at = after.plusSeconds(Math.max(20, Math.max(warming, shining)));
+        Instant soon = after.plusSeconds(Math.max(20, Math.max(warming, shining)));
+        Instant at = cured(fact).filter(soon::isBefore).orElse(soon);
         journal.add(new Entry(seq, at, "Ansa Orrick", Role.TECHNICIAN, fact));
         return this;
     }
@@ -176,7 +223,15 @@ public final class Journey {
     }
 
     public List<Hold> holds(Fact fact) {
-        return course().holds(fact);
+        return cured(fact).map(course()::at).orElseGet(this::course).holds(fact);
+    }
+
+    /** Nobody takes clamps off before their clock has run out. */
+    private Optional<Instant> cured(Fact fact) {
+        return fact instanceof SealFact.ClampsOff
+                ? state().timer(BeadLaying.CURING)
+                        .map(timer -> timer.startedAt().plusSeconds(timer.seconds() + 1L))
+                : Optional.empty();
     }
 
     public Optional<Step> next() {
@@ -260,7 +315,8 @@ public final class Journey {
         } else if (fact instanceof PartsFact.PartOrdered f) {
             return new PartsFact.PartOrdered(f.stepId(), "Fellside", null, null, null);
         } else if (fact instanceof JoinFact.LiquidLaid f) {
-            return new JoinFact.LiquidLaid(f.dots(), f.seconds(), LocalDate.of(2026, 9, 30));
+            return new JoinFact.LiquidLaid(
+                    f.dots(), f.seconds(), LocalDate.of(2026, 9, 30), f.supplyId(), f.ml(), f.doseJPerCm2());
         } else if (fact instanceof ProveFact.HandedOver) {
             return new ProveFact.HandedOver("Hut at Nine Tarns");
         }

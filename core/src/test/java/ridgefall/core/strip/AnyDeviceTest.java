@@ -2,6 +2,7 @@ package ridgefall.core.strip;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import ridgefall.core.bond.BondStation;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -188,7 +190,10 @@ class AnyDeviceTest {
                         + profile.stripOrder().screws().size());
     }
 
-    private static final StationRoom SEAL = new SealStation(List.of(STRIP, TEST), TEST);
+    private static final BondStation NOTHING_HELD =
+            new BondStation((profile, rollsMm, patched) -> List.of(), List::of, TEST, Instant.EPOCH);
+
+    private static final StationRoom SEAL = new SealStation(List.of(STRIP, TEST), TEST, NOTHING_HELD, Instant.EPOCH);
 
     private static boolean isOfTheWayBack(Step step) {
         return step.id().startsWith("test.home-")

@@ -1,0 +1,101 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** What will hold it is judged first; glue and rings then go their own way, and how it sits is read. */
+@ExtendWith(RunningProduct.class)
+class HoldTest {
+    @Test
+    void aBeadIsLaidLastSkinsIsWipedAndStaysClamped(Visit visit) {
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takeIn("Sillery Satchel 7", "Glue hut", "cracked")
+                .skipTo("bond.held");
+        bench.awaitText("the tick is what a drop pulls");
+        assertThat(bench.text()).contains("this front came without", "it is spent: torn once");
+        bench.tap("2");
+        bench.awaitStep("bond.bead-ready");
+        bench.skipTo("seal.bead");
+        bench.awaitText("0.15 ml");
+        bench.goOn();
+        bench.awaitText("until it skins");
+        bench.reload();
+        bench.awaitText("until it skins");
+        bench.goOn();
+        bench.awaitStep("seal.clamps");
+        bench.goOn();
+        bench.awaitStep("seal.wiped");
+        bench.goOn();
+        bench.awaitStep("seal.press");
+        bench.reload();
+        bench.awaitText("Clamped until it has cured");
+        bench.station("Seal");
+        bench.click("Left clamped until it has cured");
+        bench.click("Clamps off");
+        bench.awaitText("It has not cured yet: the front comes up");
+    }
+
+    @Test
+    void aPlaceThatStandsUpIsReadAgainAfterItWasPressed(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Rim hut", "cracked").skipTo("seal.press");
+        bench.awaitText("0 of 12 places read");
+        bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);
+        bench.awaitText("of the gauge");
+        bench.click("It reads");
+        bench.type("overMm", "0.3");
+        bench.awaitText("stands up: press there again");
+        bench.awaitText("1 of 12 places read");
+        bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);
+        bench.click("of the gauge");
+        bench.awaitNoText("stands up: press there again");
+    }
+
+    @Test
+    void aWatchThatLeaksIsNotHandedOverAsIfItWereTight(Visit visit) {
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takeIn("Pellow Dial 41", "Leak hut", "cracked")
+                .skipTo("prove.hand-over");
+        bench.awaitText("Seal not tested");
+        bench.click("Seal tested in the chamber");
+        bench.click("It reads");
+        bench.put("startKPa", "20");
+        bench.put("endKPa", "18.6");
+        bench.put("startC", "21");
+        bench.type("endC", "21");
+        bench.awaitText("It leaks");
+        bench.awaitText("ml a minute");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("Open it again");
+    }
+
+    /** By a lamp as strong as none at this bench, so that the journey need not wait a quarter of an hour. */
+    @Test
+    void theDialGoesFromSplitGlassToCuredRingedAndSealed(Visit visit) {
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takeIn("Pellow Dial 45", "Split hut", "cracked")
+                .skipTo("bond.lamp");
+        bench.goOn();
+        bench.type("mwPerCm2", "2000");
+        bench.awaitStep("bond.liquid");
+        bench.skipTo("bond.lit-face");
+        bench.goOnUntil("bond.squeeze-out");
+        bench.goOn();
+        bench.awaitStepAfter("bond.squeeze-out");
+        bench.goOnUntil("bond.optical");
+        bench.goOn();
+        bench.awaitStep("bond.ring-measured");
+        bench.awaitText("is what the seat leaves");
+        bench.goOn();
+        bench.type("thicknessMm", "0.3");
+        bench.awaitText("17 in 100");
+        bench.skipTo("prove.hand-over");
+        bench.awaitText("Seal not tested");
+    }
+}
