@@ -1,5 +1,7 @@
 package ridgefall.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -361,6 +363,24 @@ final class Browser implements AutoCloseable {
         open(job);
         awaitStep(stepId);
         return this;
+    }
+
+    /** Starts what was planned; while another journey lies on the source it is tried again, as at any bench. */
+    void startWhenFree(String begun) {
+        long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
+        String taken = "A hold point stands in the way";
+        while (true) {
+            click("Start with this");
+            waiting.until(PATIENCE, "args.some(it => document.body.innerText.includes(it))", begun, taken);
+            if (!text().contains(taken) || System.nanoTime() > end) {
+                awaitText(begun);
+                return;
+            }
+            assertThat(text()).contains(" lies on ");
+            click("Seen");
+            awaitNoText(taken);
+            LockSupport.parkNanos(Duration.ofSeconds(2).toNanos());
+        }
     }
 
     /** Takes a job to a running soak; returns when the soak ends. */

@@ -32,8 +32,7 @@ class HeatTest {
         bench.clickIn("Hot air gun", "Take");
         bench.awaitText("the first stretch");
         bench.awaitText("while you cut; glass below 78 °C");
-        bench.click("Start with this");
-        bench.awaitText("Warming a stretch");
+        bench.startWhenFree("Warming a stretch");
         bench.awaitText(" of cutting");
         bench.awaitText("°C while you cut; glass below 78 °C");
         bench.awaitText("Free already");
@@ -54,8 +53,7 @@ class HeatTest {
         bench.click("Sources and recipes");
         bench.clickIn("Plate 1", "Take");
         bench.awaitText("while you cut");
-        bench.click("Start with this");
-        bench.awaitText("Soaking on Plate 1");
+        bench.startWhenFree("Soaking on Plate 1");
         bench.tap("1");
         bench.awaitText("Cut the");
         // Pulled off at once it is cold: whether warming helps where the pick is depends on the shop's learned hand.
@@ -75,8 +73,7 @@ class HeatTest {
         bench.click("Sources and recipes");
         bench.clickIn("Hair dryer", "Take");
         bench.awaitText("the first stretch");
-        bench.click("Start with this");
-        bench.awaitText("Warming a stretch");
+        bench.startWhenFree("Warming a stretch");
         bench.awaitText("Free already");
         bench.awaitText("Hair dryer at 90 °C while you cut");
         String cut = bench.nextStep();

@@ -39,8 +39,7 @@ class OpeningTest {
         bench.click("Sources and recipes");
         bench.clickIn("Plate 2", "Take");
         bench.awaitText("on Plate 2 at");
-        bench.click("Start with this");
-        bench.awaitText("Soaking on Plate 2");
+        bench.startWhenFree("Soaking on Plate 2");
         bench.tap("1");
         bench.awaitStep("separate.warm");
         bench.awaitText("from the tip");
