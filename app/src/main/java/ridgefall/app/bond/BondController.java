@@ -15,12 +15,14 @@ import ridgefall.core.bond.BenchTape;
 import ridgefall.core.bond.BondFact.HeldByChosen;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.bond.HeldBy;
-import ridgefall.core.bond.Ledge;
 import ridgefall.core.bond.RingSeal;
 import ridgefall.core.bond.SeatGap;
 import ridgefall.core.bond.StripPlan;
+import ridgefall.core.bond.StripPlan.Instead;
+import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.bond.StripSheet;
 import ridgefall.core.bond.WhatHolds.Way;
+import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.edge.Landmark;
@@ -181,13 +183,12 @@ class BondController {
                 chosen,
                 plan.strips().stream()
                         .map(strip -> {
-                            Landmark place = Landmark.valueOf(strip.side().name());
-                            double[] along = alongEdge(edge, strip.side(), strip.fromMm(), strip.toMm());
+                            EdgeInterval along = along(edge, plan, strip);
                             return new StripView(
                                     strip.id(),
-                                    profile.placeName(place),
-                                    along[0],
-                                    along[1],
+                                    profile.placeName(strip.on()),
+                                    along.fromMm(),
+                                    along.lengthMm(),
                                     strip.lengthMm(),
                                     strip.widthMm(),
                                     chosen && BondState.of(course.state()).stripLaid(strip.id()),
@@ -200,15 +201,11 @@ class BondController {
                         })
                         .toList(),
                 plan.skips().stream()
-                        .filter(skip -> skip.patchMm() == 0)
+                        .filter(skip -> skip.instead() == Instead.NOTHING && !skip.on().isCorner())
                         .map(skip -> {
-                            double[] along = alongEdge(edge, skip.side(), skip.fromMm(), skip.toMm());
+                            EdgeInterval along = alongSide(edge, skip.on(), skip.fromMm(), skip.toMm());
                             return new SkipView(
-                                    profile.placeName(
-                                            Landmark.valueOf(skip.side().name())),
-                                    along[0],
-                                    along[1],
-                                    skip.because());
+                                    profile.placeName(skip.on()), along.fromMm(), along.lengthMm(), skip.because());
                         })
                         .toList(),
                 plan.rollMm(),
@@ -217,22 +214,38 @@ class BondController {
                 plan.cornersClosed());
     }
 
-    /** From a side's own coordinate to edge position and length; bottom and left run backwards on the edge line. */
-    private static double[] alongEdge(EdgeLine edge, Ledge.Side side, double from, double to) {
-        Coordinate a = onOutline(edge, side, from);
-        Coordinate b = onOutline(edge, side, to);
-        boolean forward = side == Ledge.Side.TOP || side == Ledge.Side.RIGHT;
-        double start = edge.positionOf(forward ? a : b);
-        double end = edge.positionOf(forward ? b : a);
-        return new double[] {start, edge.turn().wrap(end - start)};
+    /** Chords share their corner as they share their row. */
+    private static EdgeInterval along(EdgeLine edge, StripPlan plan, Strip strip) {
+        if (!strip.on().isCorner()) {
+            return alongSide(edge, strip.on(), strip.fromMm(), strip.toMm());
+        }
+        double row = plan.strips().stream()
+                .filter(other -> other.on() == strip.on())
+                .mapToDouble(Strip::toMm)
+                .max()
+                .orElseThrow();
+        EdgeInterval corner = edge.interval(strip.on());
+        return new EdgeInterval(
+                edge.turn().wrap(corner.fromMm() + corner.lengthMm() * strip.fromMm() / row),
+                corner.lengthMm() * strip.lengthMm() / row);
     }
 
-    private static Coordinate onOutline(EdgeLine edge, Ledge.Side side, double along) {
+    /** From a side's own coordinate to the edge line; bottom and left run backwards on that. */
+    private static EdgeInterval alongSide(EdgeLine edge, Landmark side, double from, double to) {
+        Coordinate a = onOutline(edge, side, from);
+        Coordinate b = onOutline(edge, side, to);
+        boolean forward = side == Landmark.TOP || side == Landmark.RIGHT;
+        double start = edge.positionOf(forward ? a : b);
+        double end = edge.positionOf(forward ? b : a);
+        return new EdgeInterval(start, edge.turn().wrap(end - start));
+    }
+
+    private static Coordinate onOutline(EdgeLine edge, Landmark side, double along) {
         return switch (side) {
             case TOP -> new Coordinate(along, 0);
             case RIGHT -> new Coordinate(edge.widthMm(), along);
             case BOTTOM -> new Coordinate(along, edge.heightMm());
-            case LEFT -> new Coordinate(0, along);
+            default -> new Coordinate(0, along);
         };
     }
 }

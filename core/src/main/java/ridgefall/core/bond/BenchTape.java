@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
+import ridgefall.core.bond.StripPlan.Instead;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
@@ -26,6 +27,9 @@ public final class BenchTape {
 
     private static final double MARGIN_MM = 0.3;
 
+    /** Narrower than that, tape tears as it is trimmed. */
+    private static final double LEAST_NOTCH_MM = 0.6;
+
     /** Lost with every piece that is cut. */
     static final double WASTE_MM = 5;
 
@@ -37,8 +41,8 @@ public final class BenchTape {
     private BenchTape() {}
 
     /**
-     * The three schools for a device, the recommended one first: most hold, then closed corners. None where no tape of
-     * the bench fits the ledge.
+     * The schools for a device, the recommended one first: most hold; chords last, where its corners carry them. None where
+     * no tape of the bench fits the ledge.
      */
     public static List<StripPlan> plans(DeviceProfile profile) {
         return plans(profile, USUAL_MM, false);
@@ -57,7 +61,11 @@ public final class BenchTape {
         StripPlanner planner = planner(profile, rollsMm, patched);
         return Arrays.stream(TapeSchool.values())
                 .map(planner::plan)
-                .sorted(Comparator.comparing(StripPlan::shearN).reversed())
+                // Twelve short pieces more are laid by choice, for the corners, not for a few newtons.
+                .sorted(Comparator.comparing((StripPlan plan) -> plan.school() == TapeSchool.CHORDS)
+                        .thenComparing(Comparator.comparing(StripPlan::shearN).reversed()))
+                .filter(plan -> plan.school() != TapeSchool.CHORDS
+                        || plan.strips().stream().anyMatch(strip -> strip.on().isCorner()))
                 .toList();
     }
 
@@ -109,15 +117,27 @@ public final class BenchTape {
         List<Skip> skips = new ArrayList<>();
         for (EdgeFeature feature : profile.features()) {
             if (feature.keepsTapeOff()) {
-                skip(edge, feature.where(), feature.words() + " stays clear", 0, 0)
-                        .ifPresent(skips::add);
+                String because = feature.words() + " stays clear";
+                skip(edge, feature.where(), because, 0, Instead.NOTHING, 0).ifPresent(skips::add);
+                skips.addAll(corners(edge, feature.where(), because));
             }
         }
         for (EdgeProfile.Piece<Double> piece : profile.ledgeMm().pieces()) {
             if (piece.value() < MARGIN_MM + width && !keptOff(profile, piece.interval())) {
                 double patchMm = patched ? fitting(piece.value(), rollsMm).orElse(0) : 0;
-                skip(edge, piece.interval(), "the ledge is too narrow", patched ? piece.value() : 0, patchMm)
+                double notchMm = Math.floor(10 * (piece.value() - MARGIN_MM) + 1e-9) / 10;
+                Instead instead = !patched || patchMm == 0 && notchMm < LEAST_NOTCH_MM
+                        ? Instead.NOTHING
+                        : patchMm > 0 ? Instead.PATCH : Instead.NOTCH;
+                skip(
+                                edge,
+                                piece.interval(),
+                                "the ledge is too narrow",
+                                patched ? piece.value() : 0,
+                                instead,
+                                instead == Instead.NOTHING ? 0 : Math.max(patchMm, patchMm > 0 ? 0 : notchMm))
                         .ifPresent(skips::add);
+                skips.addAll(corners(edge, piece.interval(), "the ledge is too narrow"));
             }
         }
         return new StripPlanner(
@@ -139,9 +159,17 @@ public final class BenchTape {
                 WARM_USE_C);
     }
 
-    /** An interval on a straight edge in that edge's own coordinate; corners carry no strips. */
+    /** Corners that an interval reaches into. */
+    private static List<Skip> corners(EdgeLine edge, EdgeInterval where, String because) {
+        return edge.parts().stream()
+                .filter(part -> part.landmark().isCorner() && edge.turn().overlap(part.interval(), where))
+                .map(part -> new Skip(part.landmark(), 0, part.interval().lengthMm(), because))
+                .toList();
+    }
+
+    /** An interval on a straight edge in that edge's own coordinate. */
     private static Optional<Skip> skip(
-            EdgeLine edge, EdgeInterval where, String because, double ledgeMm, double patchMm) {
+            EdgeLine edge, EdgeInterval where, String because, double ledgeMm, Instead instead, double mm) {
         Landmark landmark = edge.landmarkAt(edge.turn().middle(where));
         if (landmark.isCorner()) {
             return Optional.empty();
@@ -151,6 +179,6 @@ public final class BenchTape {
         Coordinate to = edge.pointAt(edge.turn().end(where));
         double a = side.horizontal() ? from.x : from.y;
         double b = side.horizontal() ? to.x : to.y;
-        return Optional.of(new Skip(side, Math.min(a, b), Math.max(a, b), because, ledgeMm, patchMm));
+        return Optional.of(new Skip(landmark, Math.min(a, b), Math.max(a, b), because, ledgeMm, instead, mm));
     }
 }

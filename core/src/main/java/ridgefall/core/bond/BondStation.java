@@ -420,9 +420,8 @@ public final class BondStation implements StationRoom {
         Step step = Step.open(
                 "bond." + strip.id(),
                 Station.BOND,
-                "Strip {mm:" + tenths + "} × {mm:" + strip.widthMm() + "}, "
-                        + profile.placeName(Landmark.valueOf(strip.side().name())),
-                (strip.side().name().equals(profile.hinge().name()) ? "cables held away from the blade; " : "")
+                "Strip {mm:" + tenths + "} × {mm:" + strip.widthMm() + "}, " + profile.placeName(strip.on()),
+                (strip.on() == profile.hinge() ? "cables held away from the blade; " : "")
                         + "straight and flat, nothing up the side wall, trimmed along a pressed crease; never stretch it",
                 Step.go("Laid", cut(strip)));
         return BondState.of(state).stripLaid(strip.id()) ? step.answered("laid") : step;

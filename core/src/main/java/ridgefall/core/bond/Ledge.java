@@ -4,6 +4,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import ridgefall.core.edge.EdgeLine;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.units.Allowed;
 
 /** The frame shelf that carries the adhesive: the outline of a rounded rectangle less the opening. Lengths in mm. */
@@ -32,8 +33,27 @@ public record Ledge(double widthMm, double heightMm, double radiusMm, double ope
         BOTTOM,
         LEFT;
 
+        Landmark landmark() {
+            return Landmark.valueOf(name());
+        }
+
         boolean horizontal() {
             return this == TOP || this == BOTTOM;
+        }
+
+        /** Clockwise. */
+        Side next() {
+            return values()[(ordinal() + 1) % values().length];
+        }
+
+        /** Where it ends, clockwise. */
+        Landmark clockwiseCorner() {
+            return switch (this) {
+                case TOP -> Landmark.TOP_RIGHT;
+                case RIGHT -> Landmark.BOTTOM_RIGHT;
+                case BOTTOM -> Landmark.BOTTOM_LEFT;
+                case LEFT -> Landmark.TOP_LEFT;
+            };
         }
 
         Side atStart() {

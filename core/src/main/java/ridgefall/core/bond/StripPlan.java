@@ -2,6 +2,7 @@ package ridgefall.core.bond;
 
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.TapeSchool;
 
 /**
@@ -23,10 +24,14 @@ public record StripPlan(
         double shearN,
         boolean cornersClosed) {
 
-    /** One piece, named by edge and number; the outline is in mm, face up, y down. */
+    /**
+     * One piece, named by where it lies and a number; the outline is in mm, face up, y down.
+     *
+     * @param fromMm along its edge from the left or from the top; round a corner along the row of chords, clockwise
+     */
     public record Strip(
             String id,
-            Ledge.Side side,
+            Landmark on,
             double fromMm,
             double toMm,
             double widthMm,
@@ -38,14 +43,24 @@ public record StripPlan(
     }
 
     /**
-     * Where the tape of that side does not lie, and why.
+     * Where the tape of that edge does not lie as it is, and why. A corner that has one carries nothing.
      *
      * @param ledgeMm what is left of the ledge there; 0 where nothing may lie on it
-     * @param patchMm the narrower tape that lies there instead; 0 for none
+     * @param instead what lies there
+     * @param mm how wide that is; 0 for nothing
      */
-    public record Skip(Ledge.Side side, double fromMm, double toMm, String because, double ledgeMm, double patchMm) {
-        public Skip(Ledge.Side side, double fromMm, double toMm, String because) {
-            this(side, fromMm, toMm, because, 0, 0);
+    public record Skip(
+            Landmark on, double fromMm, double toMm, String because, double ledgeMm, Instead instead, double mm) {
+        public Skip(Landmark on, double fromMm, double toMm, String because) {
+            this(on, fromMm, toMm, because, 0, Instead.NOTHING, 0);
         }
+    }
+
+    public enum Instead {
+        NOTHING,
+        /** A piece of narrower tape. */
+        PATCH,
+        /** The tape itself runs through, cut narrower from its inner side. */
+        NOTCH
     }
 }

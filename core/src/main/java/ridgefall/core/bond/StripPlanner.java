@@ -11,8 +11,10 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import ridgefall.core.bond.Ledge.PerSide;
 import ridgefall.core.bond.Ledge.Side;
+import ridgefall.core.bond.StripPlan.Instead;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.bond.StripPlan.Strip;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.TapeSchool;
 import ridgefall.core.units.Allowed;
@@ -43,6 +45,10 @@ public record StripPlanner(
         double loadC) {
 
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
+
+    /** Outlines are drawn in short straight lines. */
+    private static final double HAIR_MM = 0.02;
+
     /** A 45° strip end reaches the corner arc's diagonal only below this many widths of radius: 2 + √2. */
     private static final double DIAGONAL_WIDTHS = 2 + Math.sqrt(2);
 
@@ -66,6 +72,9 @@ public record StripPlanner(
         List<Strip> strips = new ArrayList<>();
         for (Side side : Side.values()) {
             strips.addAll(strips(side, school));
+            if (school == TapeSchool.CHORDS) {
+                strips.addAll(chords(side));
+            }
         }
         double length = strips.stream().mapToDouble(Strip::lengthMm).sum();
         double area = strips.stream().mapToDouble(Strip::areaMm2).sum();
@@ -84,6 +93,10 @@ public record StripPlanner(
     private boolean cornersClosed(TapeSchool school) {
         return switch (school) {
             case GAPPED -> false;
+            case CHORDS ->
+                ledge.radiusMm() > 0
+                        && Arrays.stream(Side.values())
+                                .noneMatch(side -> chords(side).isEmpty());
             case BUTT -> ledge.radiusMm() == 0;
             case MITRE ->
                 Arrays.stream(Side.values())
@@ -93,13 +106,15 @@ public record StripPlanner(
 
     private double usableLedgeMm2() {
         Geometry usable = ledge.area();
-        for (Skip cut : cutOuts) {
-            usable = usable.difference(box(
-                    cut.side(),
-                    cut.fromMm(),
-                    cut.toMm(),
-                    cut.ledgeMm(),
-                    ledge.ledgeMm().of(cut.side())));
+        for (Side side : Side.values()) {
+            for (Skip cut : on(side.landmark())) {
+                usable = usable.difference(box(
+                        side,
+                        cut.fromMm(),
+                        cut.toMm(),
+                        cut.ledgeMm(),
+                        ledge.ledgeMm().of(side)));
+            }
         }
         return usable.getArea();
     }
@@ -109,8 +124,8 @@ public record StripPlanner(
         double to = ledge.lengthMm(side) - end(side, side.atEnd(), school);
         List<double[]> free = new ArrayList<>();
         double at = from;
-        for (Skip cut : cutOuts.stream()
-                .filter(c -> c.side() == side)
+        for (Skip cut : on(side.landmark()).stream()
+                .filter(cut -> cut.instead() != Instead.NOTCH)
                 .sorted(Comparator.comparing(Skip::fromMm))
                 .toList()) {
             free.add(new double[] {at, Math.min(to, cut.fromMm() - clearanceMm)});
@@ -120,25 +135,98 @@ public record StripPlanner(
         List<Strip> strips = new ArrayList<>();
         for (double[] piece : free) {
             if (piece[1] - piece[0] >= leastPieceMm) {
-                Geometry lies = shape(side, school, piece[0], piece[1]);
-                strips.add(strip(side, String.valueOf(strips.size() + 1), piece[0], piece[1], tapeMm.of(side), lies));
+                Geometry lies = notched(side, shape(side, school, piece[0], piece[1]));
+                strips.add(strip(
+                        side.landmark(), String.valueOf(strips.size() + 1), piece[0], piece[1], tapeMm.of(side), lies));
             }
         }
-        for (Skip cut : cutOuts) {
+        for (Skip cut : on(side.landmark())) {
             double start = Math.max(from, cut.fromMm());
             double end = Math.min(to, cut.toMm());
-            if (cut.side() == side && cut.patchMm() > 0 && end - start >= leastPieceMm) {
-                Geometry lies = box(side, start, end, marginMm, marginMm + cut.patchMm());
-                strips.add(strip(side, "patch-" + (strips.size() + 1), start, end, cut.patchMm(), lies));
+            if (cut.instead() == Instead.PATCH && end - start >= leastPieceMm) {
+                Geometry lies = box(side, start, end, marginMm, marginMm + cut.mm());
+                strips.add(strip(side.landmark(), "patch-" + (strips.size() + 1), start, end, cut.mm(), lies));
             }
         }
         return strips;
     }
 
-    private static Strip strip(Side side, String name, double from, double to, double widthMm, Geometry lies) {
+    private List<Skip> on(Landmark landmark) {
+        return cutOuts.stream().filter(cut -> cut.on() == landmark).toList();
+    }
+
+    private Geometry notched(Side side, Geometry strip) {
+        Geometry left = strip;
+        for (Skip cut : on(side.landmark())) {
+            if (cut.instead() == Instead.NOTCH) {
+                left = left.difference(box(
+                        side,
+                        cut.fromMm() - clearanceMm,
+                        cut.toMm() + clearanceMm,
+                        marginMm + cut.mm(),
+                        marginMm + tapeMm.of(side)));
+            }
+        }
+        return left;
+    }
+
+    /**
+     * Equal short pieces round the corner that ends a side, clockwise, as few as stay on the ledge; none where the corner is
+     * nearly square, something stays clear there, or even the shortest worth laying would hang over the opening.
+     */
+    private List<Strip> chords(Side side) {
+        Landmark corner = side.clockwiseCorner();
+        double outer = ledge.radiusMm() - marginMm;
+        double width = Math.min(tapeMm.of(side), tapeMm.of(side.next()));
+        if (!on(corner).isEmpty() || outer <= width) {
+            return List.of();
+        }
+        Geometry bed = ledge.area().buffer(HAIR_MM);
+        for (int count = 1; 2 * outer * Math.sin(Math.PI / 4 / count) >= leastPieceMm; count++) {
+            List<Strip> row = row(corner, count, outer, width);
+            if (row.stream().allMatch(strip -> bed.covers(polygon(strip.outline())))) {
+                return row;
+            }
+        }
+        return List.of();
+    }
+
+    private List<Strip> row(Landmark corner, int count, double outer, double width) {
+        double turn = Math.PI / 2 / count;
+        double lengthMm = 2 * outer * Math.sin(turn / 2);
+        // Cut towards the corner's middle, each end lies against its neighbour's.
+        double inner = outer - width / Math.cos(turn / 2);
+        boolean right = corner == Landmark.TOP_RIGHT || corner == Landmark.BOTTOM_RIGHT;
+        boolean bottom = corner == Landmark.BOTTOM_RIGHT || corner == Landmark.BOTTOM_LEFT;
+        Coordinate middle = new Coordinate(
+                right ? ledge.widthMm() - ledge.radiusMm() : ledge.radiusMm(),
+                bottom ? ledge.heightMm() - ledge.radiusMm() : ledge.radiusMm());
+        // Clockwise with y down; the top right corner begins where the top ends.
+        double begins = (bottom ? right ? 0 : 1 : right ? 3 : 2) * Math.PI / 2;
+        List<Strip> row = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double from = begins + i * turn;
+            double to = from + turn;
+            Coordinate first = round(middle, outer, from);
+            Geometry lies = polygon(List.of(
+                    first, round(middle, outer, to), round(middle, inner, to), round(middle, inner, from), first));
+            row.add(strip(corner, String.valueOf(i + 1), i * lengthMm, (i + 1) * lengthMm, width, lies));
+        }
+        return row;
+    }
+
+    private static Coordinate round(Coordinate middle, double radius, double angle) {
+        return new Coordinate(middle.x + radius * Math.cos(angle), middle.y + radius * Math.sin(angle));
+    }
+
+    private static Polygon polygon(List<Coordinate> outline) {
+        return GEOMETRY.createPolygon(outline.toArray(Coordinate[]::new));
+    }
+
+    private static Strip strip(Landmark on, String name, double from, double to, double widthMm, Geometry lies) {
         return new Strip(
-                side.name().toLowerCase(Locale.ROOT) + "-" + name,
-                side,
+                on.name().toLowerCase(Locale.ROOT).replace('_', '-') + "-" + name,
+                on,
                 from,
                 to,
                 widthMm,
@@ -152,6 +240,7 @@ public record StripPlanner(
         return switch (school) {
             case MITRE -> marginMm;
             case GAPPED -> Math.max(ledge.radiusMm(), beside + cornerGapMm);
+            case CHORDS -> Math.max(ledge.radiusMm(), beside);
             case BUTT -> side.horizontal() ? squareEnd() : Math.max(squareEnd(), beside);
         };
     }

@@ -1,8 +1,10 @@
 package ridgefall.core.bond;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.ToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.StripPlan.Strip;
 import ridgefall.core.edge.EdgeLine;
@@ -51,20 +53,28 @@ public final class StripSheet {
                             i + 1,
                             strip.lengthMm(),
                             strip.widthMm(),
-                            profile.placeName(Landmark.valueOf(strip.side().name())))));
+                            profile.placeName(strip.on()))));
             y += LINE_MM;
         }
         return Sheet.of("Strips, " + profile.name(), paper[0], paper[1], marks);
     }
 
+    /** From the middle of the piece towards the middle of the device, away from its edge. */
     private static Coordinate inside(EdgeLine edge, Strip strip) {
-        double along = (strip.fromMm() + strip.toMm()) / 2;
-        return switch (strip.side()) {
-            case TOP -> new Coordinate(along, LABEL_INWARDS_MM);
-            case RIGHT -> new Coordinate(edge.widthMm() - LABEL_INWARDS_MM, along);
-            case BOTTOM -> new Coordinate(along, edge.heightMm() - LABEL_INWARDS_MM);
-            case LEFT -> new Coordinate(LABEL_INWARDS_MM, along);
-        };
+        double x = middle(strip, Coordinate::getX);
+        double y = middle(strip, Coordinate::getY);
+        Landmark on = strip.on();
+        double inwards = on.isCorner() ? LABEL_INWARDS_MM / Math.sqrt(2) : LABEL_INWARDS_MM;
+        boolean across = on.isCorner() || on == Landmark.LEFT || on == Landmark.RIGHT;
+        boolean along = on.isCorner() || on == Landmark.TOP || on == Landmark.BOTTOM;
+        return new Coordinate(
+                across ? x + Math.copySign(inwards, edge.widthMm() / 2 - x) : x,
+                along ? y + Math.copySign(inwards, edge.heightMm() / 2 - y) : y);
+    }
+
+    private static double middle(Strip strip, ToDoubleFunction<Coordinate> part) {
+        DoubleSummaryStatistics all = strip.outline().stream().mapToDouble(part).summaryStatistics();
+        return (all.getMin() + all.getMax()) / 2;
     }
 
     private static Mark words(double x, double y, String text) {

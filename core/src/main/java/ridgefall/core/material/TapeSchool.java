@@ -4,7 +4,8 @@ package ridgefall.core.material;
 public enum TapeSchool {
     BUTT("butted, long strips run through"),
     MITRE("mitred on the diagonal"),
-    GAPPED("stopped short of the corners");
+    GAPPED("stopped short of the corners"),
+    CHORDS("short chords round the corners");
 
     private final String words;
 

@@ -8,11 +8,13 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.Ledge.PerSide;
-import ridgefall.core.bond.Ledge.Side;
+import ridgefall.core.bond.StripPlan.Instead;
 import ridgefall.core.bond.StripPlan.Skip;
 import ridgefall.core.bond.StripPlan.Strip;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.TapeSchool;
 import ridgefall.core.profile.ShippedBook;
@@ -27,7 +29,7 @@ class StripPlannerTest {
             0.5,
             5,
             5,
-            List.of(new Skip(Side.TOP, 118, 130, "camera"), new Skip(Side.RIGHT, 80, 98, "key")),
+            List.of(new Skip(Landmark.TOP, 118, 130, "camera"), new Skip(Landmark.RIGHT, 80, 98, "key")),
             Adhesive.PET_CARRIER_TAPE,
             3,
             40);
@@ -82,23 +84,68 @@ class StripPlannerTest {
         assertThat(CASE_B.plan(TapeSchool.MITRE).cornersClosed()).isTrue();
     }
 
+    /**
+     * By hand: cos(half the turn) >= (18 - 3 + 2) / (18 - 0.3), so 16.2 degrees at most: three pieces of 2 * 17.7 * sin 15 =
+     * 9.162 mm a corner, 2 * 2 * tan 15 = 1.072 shorter inside. Between them lie the gapped school's 676 mm.
+     */
+    @Test
+    void chordsRoundACornerAreAsFewAsStayOnTheLedge() {
+        StripPlan plan = CASE_A.plan(TapeSchool.CHORDS);
+        assertThat(plan.strips()).filteredOn(strip -> strip.on().isCorner()).hasSize(12);
+        assertThat(plan.strips())
+                .filteredOn(strip -> strip.on() == Landmark.BOTTOM_LEFT)
+                .extracting(Strip::lengthMm)
+                .allSatisfy(mm -> assertThat(mm).isCloseTo(9.162, within(0.001)));
+        assertThat(plan.lengthMm()).isCloseTo(676.0 + 12 * 9.162, within(0.05));
+        assertThat(plan.areaMm2()).isCloseTo(1352 + 12 * 17.252, within(0.1));
+        assertThat(plan.cornersClosed()).isTrue();
+        assertThat(CASE_B.plan(TapeSchool.CHORDS).strips())
+                .as("a square corner has nothing to go round")
+                .noneMatch(strip -> strip.on().isCorner());
+    }
+
+    /** Each lies where its corner is: the first piece after the top begins on the top edge's own end. */
+    @Test
+    void chordsGoOnWhereTheEdgeEnds() {
+        Strip first = CASE_A.plan(TapeSchool.CHORDS).strips().stream()
+                .filter(strip -> strip.id().equals("top-right-1"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(first.outline().get(0).x).isCloseTo(248 - 18, within(1e-9));
+        assertThat(first.outline().get(0).y).isCloseTo(0.3, within(1e-9));
+        assertThat(first.outline().get(3).y).isCloseTo(0.3 + 2 / Math.cos(Math.PI / 12), within(1e-9));
+    }
+
+    @Test
+    void aCornerThatHasSomethingInItStaysBare() {
+        StripPlanner planner = with(new Skip(Landmark.TOP_LEFT, 0, 28, "microphone stays clear"));
+        StripPlan plan = planner.plan(TapeSchool.CHORDS);
+        assertThat(plan.strips()).noneMatch(strip -> strip.on() == Landmark.TOP_LEFT);
+        assertThat(plan.cornersClosed()).isFalse();
+    }
+
+    /** One piece 232 long less its ends, 0.8 mm taken off its inner side over 20 mm and half a millimetre either way. */
+    @Test
+    void whereTheLedgeOnlyNarrowsAndNoTapeIsAsNarrowThePieceIsNotched() {
+        StripPlan whole = with().plan(TapeSchool.GAPPED);
+        StripPlan notched = with(new Skip(Landmark.TOP, 40, 60, "too narrow", 1.5, Instead.NOTCH, 1.2))
+                .plan(TapeSchool.GAPPED);
+        assertThat(notched.strips()).hasSameSizeAs(whole.strips());
+        assertThat(whole.areaMm2() - notched.areaMm2()).isCloseTo(21 * 0.8, within(1e-6));
+        assertThat(notched.strips().get(0).outline()).hasSize(9);
+    }
+
+    private static StripPlanner with(Skip... skips) {
+        return new StripPlanner(
+                CASE_A.ledge(), CASE_A.tapeMm(), 0.3, 1, 0.5, 5, 5, List.of(skips), CASE_A.adhesive(), 3, 40);
+    }
+
     @Test
     void aPieceTooShortToLayIsLeftOut() {
-        StripPlanner planner = new StripPlanner(
-                CASE_A.ledge(),
-                CASE_A.tapeMm(),
-                0.3,
-                1,
-                0.5,
-                5,
-                5,
-                List.of(new Skip(Side.TOP, 22, 130, "window")),
-                CASE_A.adhesive(),
-                3,
-                40);
+        StripPlanner planner = with(new Skip(Landmark.TOP, 22, 130, "window"));
         // Gapped strips start at 18; the piece up to 21.5 is 3.5 mm long.
         List<Strip> top = planner.plan(TapeSchool.GAPPED).strips().stream()
-                .filter(s -> s.side() == Side.TOP)
+                .filter(s -> s.on() == Landmark.TOP)
                 .toList();
         assertThat(top).hasSize(1);
         assertThat(top.get(0).fromMm()).isEqualTo(130.5);
@@ -113,7 +160,7 @@ class StripPlannerTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"BUTT", "MITRE", "GAPPED"})
+    @EnumSource(TapeSchool.class)
     void everyStripOfTheDemoTabletLiesOnItsLedgeAndClearOfItsWindows(TapeSchool school) {
         var profile = ShippedBook.quire11();
         StripPlanner planner = BenchTape.planner(profile);

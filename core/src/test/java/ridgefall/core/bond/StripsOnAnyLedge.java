@@ -31,7 +31,7 @@ public final class StripsOnAnyLedge {
         for (int i = 0; i < WINDOWS; i++) {
             Side side = Side.values()[i % 4];
             double at = 22 + 16.0 * (i / 4);
-            windows.add(new Skip(side, at, at + 4, "window " + i));
+            windows.add(new Skip(side.landmark(), at, at + 4, "window " + i));
         }
         return windows;
     }

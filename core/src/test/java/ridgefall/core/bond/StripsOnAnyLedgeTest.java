@@ -42,7 +42,8 @@ class StripsOnAnyLedgeTest {
             Side side = Side.values()[random.nextInt(4)];
             double long_ = side.horizontal() ? width : height;
             double from = random.nextDouble() * long_;
-            skips.add(new Skip(side, from, Math.min(long_, from + 2 + random.nextDouble() * 20), "window " + i));
+            skips.add(new Skip(
+                    side.landmark(), from, Math.min(long_, from + 2 + random.nextDouble() * 20), "window " + i));
         }
         return new StripPlanner(
                 new Ledge(width, height, radius, Math.max(0, radius - ledge), PerSide.all(ledge)),
@@ -79,7 +80,7 @@ class StripsOnAnyLedgeTest {
             for (Strip strip : planner.plan(school).strips()) {
                 assertThat(strip.lengthMm()).isGreaterThanOrEqualTo(LEAST_MM);
                 assertThat(planner.cutOuts())
-                        .filteredOn(cut -> cut.side() == strip.side())
+                        .filteredOn(cut -> cut.on() == strip.on())
                         .allMatch(cut -> strip.toMm() <= cut.fromMm() - CLEARANCE_MM + 1e-9
                                 || strip.fromMm() >= cut.toMm() + CLEARANCE_MM - 1e-9);
             }
