@@ -1290,29 +1290,21 @@ export interface components {
   schemas: {
     SupplyLine: {
       /** @enum {string} */
-      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "CLAMPS";
+      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "FILM" | "LAMINATOR" | "LAMP" | "CLAMPS";
       name: string;
       /** Format: double */
       left: number;
-      /** Format: double */
-      widthMm: number | null;
-      /** Format: double */
-      thicknessMm: number | null;
+      numbers: {
+        [key: string]: number;
+      };
       profileId: string | null;
-      /** Format: double */
-      needleMm: number | null;
-      /** Format: int32 */
-      skinMinutes: number | null;
-      /** Format: int32 */
-      cureHours: number | null;
-      /** Format: double */
-      viscosityPaS: number | null;
-      /** Format: double */
-      doseJPerCm2: number | null;
-      /** Format: double */
-      newtons: number | null;
       /** Format: date */
       expires: string | null;
+    };
+    Measure: {
+      field: string;
+      words: string;
+      unit: string;
     };
     SuppliesView: {
       supplies: components["schemas"]["SupplyView"][];
@@ -1320,9 +1312,12 @@ export interface components {
     };
     SupplyKindView: {
       /** @enum {string} */
-      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "CLAMPS";
+      kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "FILM" | "LAMINATOR" | "LAMP" | "CLAMPS";
       words: string;
       unit: string;
+      measures: components["schemas"]["Measure"][];
+      cutForOne: boolean;
+      goesOff: boolean;
     };
     SupplyView: {
       id: string;
@@ -1713,6 +1708,7 @@ export interface components {
       | components["schemas"]["CopyBegun"]
       | components["schemas"]["CopyFailed"]
       | components["schemas"]["CornerMeasured"]
+      | components["schemas"]["CornerReached"]
       | components["schemas"]["CornerSwept"]
       | components["schemas"]["CoverRemoved"]
       | components["schemas"]["CrackDrawn"]
@@ -1724,6 +1720,7 @@ export interface components {
       | components["schemas"]["DifferenceAgreed"]
       | components["schemas"]["EarlierRepair"]
       | components["schemas"]["FaultChecked"]
+      | components["schemas"]["FilmLaid"]
       | components["schemas"]["FlushRead"]
       | components["schemas"]["FrontOpened"]
       | components["schemas"]["FrontSeen"]
@@ -1735,6 +1732,7 @@ export interface components {
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
       | components["schemas"]["JobOpened"]
+      | components["schemas"]["JoinedWith"]
       | components["schemas"]["JointMeasured"]
       | components["schemas"]["LampOff"]
       | components["schemas"]["LampOn"]
@@ -1750,8 +1748,10 @@ export interface components {
       | components["schemas"]["MishapPlaced"]
       | components["schemas"]["MishapSeen"]
       | components["schemas"]["MishapTold"]
+      | components["schemas"]["NoBubbleLeft"]
       | components["schemas"]["NotWorthIt"]
       | components["schemas"]["NoteLeft"]
+      | components["schemas"]["OutOfTheLaminator"]
       | components["schemas"]["OwnerTold"]
       | components["schemas"]["PartArrived"]
       | components["schemas"]["PartOrdered"]
@@ -1762,6 +1762,7 @@ export interface components {
       | components["schemas"]["PickTried"]
       | components["schemas"]["PlugFreed"]
       | components["schemas"]["PowerSeen"]
+      | components["schemas"]["PressedInVacuum"]
       | components["schemas"]["Primed"]
       | components["schemas"]["PrimerDry"]
       | components["schemas"]["Promised"]
@@ -1792,11 +1793,13 @@ export interface components {
       | components["schemas"]["TemperatureRead"]
       | components["schemas"]["TimerStarted"]
       | components["schemas"]["TimerStopped"]
+      | components["schemas"]["UnderPressure"]
       | components["schemas"]["Undone"]
       | components["schemas"]["UnlockedByOwner"]
       | components["schemas"]["WedgePulled"]
       | components["schemas"]["WedgeSet"]
-      | components["schemas"]["Wiped"];
+      | components["schemas"]["Wiped"]
+      | components["schemas"]["ZoneLooked"];
     NewFact: {
       /** Format: uuid */
       commandId: string;
@@ -2526,10 +2529,25 @@ export interface components {
       wholeHours: number;
     };
     SealView: {
+      zones: components["schemas"]["ZoneView"][];
       bead: components["schemas"]["BeadView"] | null;
       press: components["schemas"]["PressPlan"] | null;
       places: components["schemas"]["FlushPlaceView"][];
       gauge: components["schemas"]["GaugeView"] | null;
+    };
+    ZonePointView: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    ZoneView: {
+      /** Format: int32 */
+      number: number;
+      outline: components["schemas"]["ZonePointView"][];
+      found: ("NOTHING" | "DUST" | "HAIR" | "PRINT" | "SPLINTER" | null) | null;
+      foundWords: string | null;
+      choices: components["schemas"]["ChoiceView"][];
     };
     ChannelView: {
       instrument: string;
@@ -2686,7 +2704,29 @@ export interface components {
       /** Format: double */
       limitMlPerMinute: number;
     };
+    FilmChamberView: {
+      /** Format: double */
+      acrossMm: number;
+      /** Format: int32 */
+      seconds: number;
+    };
+    FilmView: {
+      film: string;
+      laminator: string;
+      against: string[];
+      /** Format: double */
+      thicknessMm: number;
+      /** Format: double */
+      chamberKPa: number;
+      /** Format: double */
+      chamberC: number;
+      chamber: components["schemas"]["FilmChamberView"][];
+      bubblesMm: number[];
+    };
     JoinView: {
+      with: ("LIQUID" | "FILM" | null) | null;
+      film: components["schemas"]["FilmView"] | null;
+      corners: components["schemas"]["WetCornerView"][];
       /** Format: double */
       ml: number;
       /** Format: int32 */
@@ -2733,6 +2773,17 @@ export interface components {
       seconds: number;
       /** Format: double */
       mm: number;
+    };
+    WetCornerView: {
+      /** @enum {string} */
+      corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      place: string;
+      at: components["schemas"]["OutlinePoint"];
+      /** Format: double */
+      forecastSeconds: number;
+      reached: boolean;
+      late: boolean;
+      take: components["schemas"]["ChoiceView"];
     };
     BondStretchView: {
       /** Format: double */
@@ -3179,7 +3230,7 @@ export interface components {
     };
     PlanView: {
       /** @enum {string} */
-      school: "BUTT" | "MITRE" | "GAPPED";
+      school: "BUTT" | "MITRE" | "GAPPED" | "CHORDS";
       words: string;
       chosen: boolean;
       strips: components["schemas"]["StripView"][];
@@ -3946,6 +3997,15 @@ export interface components {
        */
       type: "CornerMeasured";
     };
+    CornerReached: {
+      /** @enum {string} */
+      corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CornerReached";
+    };
     CornerSwept: {
       /** @enum {string} */
       corner: "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
@@ -4057,6 +4117,14 @@ export interface components {
        */
       type: "FaultChecked";
     };
+    FilmLaid: {
+      supplyId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "FilmLaid";
+    };
     FlushRead: {
       /** Format: double */
       overMm: number;
@@ -4163,6 +4231,15 @@ export interface components {
       type: "JobOpened";
       variantId: string | null;
     };
+    JoinedWith: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "JoinedWith";
+      /** @enum {string} */
+      with: "LIQUID" | "FILM";
+    };
     JointMeasured: {
       jointId: string;
       /** Format: double */
@@ -4182,6 +4259,7 @@ export interface components {
       type: "LampOff";
     };
     LampOn: {
+      lampId: string | null;
       /** @enum {string} */
       lit: "FACE" | "SIDES";
       /** Format: double */
@@ -4195,6 +4273,8 @@ export interface components {
       type: "LampOn";
     };
     LampRead: {
+      awayMm: number | null;
+      lampId: string | null;
       /** Format: double */
       mwPerCm2: number;
       /**
@@ -4314,6 +4394,13 @@ export interface components {
       type: "MishapTold";
       words: string;
     };
+    NoBubbleLeft: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "NoBubbleLeft";
+    };
     NotWorthIt: {
       agreedBy: string;
       reason: string;
@@ -4331,6 +4418,13 @@ export interface components {
        */
       type: "NoteLeft";
       words: string;
+    };
+    OutOfTheLaminator: {
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "OutOfTheLaminator";
     };
     OwnerTold: {
       how: string;
@@ -4460,6 +4554,15 @@ export interface components {
        * @enum {string}
        */
       type: "PowerSeen";
+    };
+    PressedInVacuum: {
+      /** Format: int32 */
+      seconds: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "PressedInVacuum";
     };
     Primed: {
       /** Format: int32 */
@@ -4723,7 +4826,7 @@ export interface components {
     };
     StripsChosen: {
       /** @enum {string} */
-      school: "BUTT" | "MITRE" | "GAPPED";
+      school: "BUTT" | "MITRE" | "GAPPED" | "CHORDS";
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
@@ -4779,6 +4882,19 @@ export interface components {
        */
       type: "TimerStopped";
     };
+    UnderPressure: {
+      /** Format: double */
+      acrossMm: number;
+      /** Format: double */
+      celsius: number;
+      /** Format: double */
+      kPa: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "UnderPressure";
+    };
     Undone: {
       /** Format: int64 */
       seq: number;
@@ -4825,6 +4941,17 @@ export interface components {
        * @enum {string}
        */
       type: "Wiped";
+    };
+    ZoneLooked: {
+      /** @enum {string} */
+      found: "NOTHING" | "DUST" | "HAIR" | "PRINT" | "SPLINTER";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "ZoneLooked";
+      /** Format: int32 */
+      zone: number;
     };
   };
   responses: never;
@@ -6254,7 +6381,7 @@ export interface operations {
   stripSheet: {
     parameters: {
       query: {
-        school: "BUTT" | "MITRE" | "GAPPED";
+        school: "BUTT" | "MITRE" | "GAPPED" | "CHORDS";
         format?: "SVG" | "PDF" | "DXF";
       };
       header?: never;
@@ -6300,7 +6427,10 @@ export interface operations {
   };
   seal: {
     parameters: {
-      query?: never;
+      query?: {
+        quarterTurns?: number;
+        faceDown?: boolean;
+      };
       header?: never;
       path: {
         jobId: string;
@@ -7128,7 +7258,7 @@ export const pathsApiJobsJobIdTraySheetGetParametersQueryFormatValues: ReadonlyA
 > = ["SVG", "PDF", "DXF"];
 export const pathsApiJobsJobIdStripSheetGetParametersQuerySchoolValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["school"]
-> = ["BUTT", "MITRE", "GAPPED"];
+> = ["BUTT", "MITRE", "GAPPED", "CHORDS"];
 export const pathsApiJobsJobIdStripSheetGetParametersQueryFormatValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["format"]
 > = ["SVG", "PDF", "DXF"];
@@ -7155,10 +7285,10 @@ export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
 > = ["FUSED", "SEPARATE"];
 export const supplyLineKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SupplyLine"]["kind"]
-> = ["ROLL", "RINGS", "GLUE", "LIQUID", "CLAMPS"];
+> = ["ROLL", "RINGS", "GLUE", "LIQUID", "FILM", "LAMINATOR", "LAMP", "CLAMPS"];
 export const supplyKindViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SupplyKindView"]["kind"]
-> = ["ROLL", "RINGS", "GLUE", "LIQUID", "CLAMPS"];
+> = ["ROLL", "RINGS", "GLUE", "LIQUID", "FILM", "LAMINATOR", "LAMP", "CLAMPS"];
 export const settingsPrimerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Settings"]["primer"]
 > = ["ALWAYS", "WHERE_NEEDED", "NEVER"];
@@ -7387,6 +7517,9 @@ export const screwFitViewVerdictValues: ReadonlyArray<
 export const flushPlaceViewVerdictAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FlushPlaceView"]["verdict"]
 > = ["FLUSH", "STANDS_UP", "SUNK"];
+export const zoneViewFoundAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ZoneView"]["found"]
+> = ["NOTHING", "DUST", "HAIR", "PRINT", "SPLINTER"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
@@ -7396,8 +7529,14 @@ export const ledgeStretchViewStageValues: ReadonlyArray<
 export const resultViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ResultView"]["verdict"]
 > = ["TIGHT", "LEAKS", "GROSS", "DOUBTFUL"];
+export const joinViewWithAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JoinView"]["with"]
+> = ["LIQUID", "FILM"];
 export const litViewLitValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["LitView"]["lit"]> =
   ["FACE", "SIDES"];
+export const wetCornerViewCornerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["WetCornerView"]["corner"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
 export const candidateViewSweepValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CandidateView"]["sweep"]
 > = ["FACE", "ROUND", "STRETCH_BY_STRETCH"];
@@ -7463,7 +7602,7 @@ export const bondViewHeldAnyOf0Values: ReadonlyArray<
 > = ["CAME_ON_IT", "RING", "STRIPS", "BEAD", "OLD_BOND"];
 export const planViewSchoolValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PlanView"]["school"]
-> = ["BUTT", "MITRE", "GAPPED"];
+> = ["BUTT", "MITRE", "GAPPED", "CHORDS"];
 export const wayViewByValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["WayView"]["by"]> = [
   "CAME_ON_IT",
   "RING",
@@ -7773,6 +7912,12 @@ export const cornerMeasuredCornerValues: ReadonlyArray<
 export const cornerMeasuredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CornerMeasured"]["type"]
 > = ["CornerMeasured"];
+export const cornerReachedCornerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerReached"]["corner"]
+> = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const cornerReachedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CornerReached"]["type"]
+> = ["CornerReached"];
 export const cornerSweptCornerValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CornerSwept"]["corner"]
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
@@ -7818,6 +7963,9 @@ export const faultCheckedFindingValues: ReadonlyArray<
 export const faultCheckedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["type"]
 > = ["FaultChecked"];
+export const filmLaidTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FilmLaid"]["type"]
+> = ["FilmLaid"];
 export const flushReadTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FlushRead"]["type"]
 > = ["FlushRead"];
@@ -7863,6 +8011,12 @@ export const isolationProvenTypeValues: ReadonlyArray<
 export const jobOpenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JobOpened"]["type"]
 > = ["JobOpened"];
+export const joinedWithTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JoinedWith"]["type"]
+> = ["JoinedWith"];
+export const joinedWithWithValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JoinedWith"]["with"]
+> = ["LIQUID", "FILM"];
 export const jointMeasuredTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JointMeasured"]["type"]
 > = ["JointMeasured"];
@@ -7924,12 +8078,18 @@ export const mishapSeenTypeValues: ReadonlyArray<
 export const mishapToldTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["MishapTold"]["type"]
 > = ["MishapTold"];
+export const noBubbleLeftTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["NoBubbleLeft"]["type"]
+> = ["NoBubbleLeft"];
 export const notWorthItTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NotWorthIt"]["type"]
 > = ["NotWorthIt"];
 export const noteLeftTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NoteLeft"]["type"]
 > = ["NoteLeft"];
+export const outOfTheLaminatorTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["OutOfTheLaminator"]["type"]
+> = ["OutOfTheLaminator"];
 export const ownerToldTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["OwnerTold"]["type"]
 > = ["OwnerTold"];
@@ -8005,6 +8165,9 @@ export const plugFreedTypeValues: ReadonlyArray<
 export const powerSeenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PowerSeen"]["type"]
 > = ["PowerSeen"];
+export const pressedInVacuumTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["PressedInVacuum"]["type"]
+> = ["PressedInVacuum"];
 export const primedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Primed"]["type"]> =
   ["Primed"];
 export const primerDryTypeValues: ReadonlyArray<
@@ -8098,7 +8261,7 @@ export const stripLaidTypeValues: ReadonlyArray<
 > = ["StripLaid"];
 export const stripsChosenSchoolValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StripsChosen"]["school"]
-> = ["BUTT", "MITRE", "GAPPED"];
+> = ["BUTT", "MITRE", "GAPPED", "CHORDS"];
 export const stripsChosenTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StripsChosen"]["type"]
 > = ["StripsChosen"];
@@ -8129,6 +8292,9 @@ export const timerStartedTypeValues: ReadonlyArray<
 export const timerStoppedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerStopped"]["type"]
 > = ["TimerStopped"];
+export const underPressureTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["UnderPressure"]["type"]
+> = ["UnderPressure"];
 export const undoneTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Undone"]["type"]> =
   ["Undone"];
 export const unlockedByOwnerTypeValues: ReadonlyArray<
@@ -8146,3 +8312,9 @@ export const wipedSolventValues: ReadonlyArray<
 export const wipedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Wiped"]["type"]> = [
   "Wiped",
 ];
+export const zoneLookedFoundValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ZoneLooked"]["found"]
+> = ["NOTHING", "DUST", "HAIR", "PRINT", "SPLINTER"];
+export const zoneLookedTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ZoneLooked"]["type"]
+> = ["ZoneLooked"];

@@ -8,9 +8,10 @@ import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { OpenDevice } from "@/strip/OpenDevice";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
-import { length } from "@/units/units";
+import { length, say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { Facts } from "@/ui/Facts";
+import { FilmPanel } from "./FilmPanel";
 import { reachAt } from "./reach";
 
 type Join = Schemas["JoinView"];
@@ -34,8 +35,16 @@ export function JoinPanel({ job, record, view, onView }: PanelProps) {
   if (!edge || !join) {
     return <p className="text-xl">Reckoning the liquid …</p>;
   }
+  if (join.with === "FILM" && join.film) {
+    return <FilmPanel film={join.film} units={units} />;
+  }
   const since = join.laidAt ? Math.max(0, -secondsLeft(join.laidAt, 0, nowS)) : null;
-  const left = since === null ? null : Math.ceil((join.reach.at(-1)?.seconds ?? 0) - since);
+  const dry = join.corners.filter((corner) => !corner.reached);
+  const left =
+    since === null || dry.length === 0
+      ? null
+      : Math.ceil(Math.max(...dry.map((corner) => corner.forecastSeconds)) - since);
+  const late = dry.find((corner) => corner.late);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_17rem] items-center gap-5">
       <div className="relative h-full min-h-0">
@@ -73,6 +82,16 @@ export function JoinPanel({ job, record, view, onView }: PanelProps) {
                   <polygon points={edge.inner.map((p) => `${p.x},${p.y}`).join(" ")} fill="var(--free)" />
                 )}
               </g>
+              {!join.spread &&
+                join.corners.map((corner) => (
+                  <WetCorner
+                    key={corner.corner}
+                    corner={corner}
+                    leftS={since === null ? 0 : Math.ceil(corner.forecastSeconds - since)}
+                    px={px}
+                    onSeen={job.closed ? null : () => void record(corner.take.fact, corner.take.label)}
+                  />
+                ))}
             </>
           )}
         />
@@ -90,11 +109,20 @@ export function JoinPanel({ job, record, view, onView }: PanelProps) {
         {join.radiometer && join.lampMwPerCm2 === null && !job.closed && (
           <Radiometer says={join.radiometer} onTake={(take) => void record(take.fact, take.label)} />
         )}
-        {left !== null && !join.spread && (
+        {since !== null && !join.spread && (
           <p className="mt-3 text-xl leading-snug font-semibold">
-            {left > 0
-              ? `At the corners in about ${clockWords(left)}`
-              : "Should be at every corner: look by low light"}
+            {late
+              ? `Dry at the ${late.place} for far too long: warm the glass a little, press towards it from the middle`
+              : left === null
+                ? "At all four: look once more for bubbles"
+                : left > 0
+                  ? "Tap each corner as it gets there"
+                  : "Should be at every corner: look by low light"}
+          </p>
+        )}
+        {join.film && since === null && join.film.against.length > 0 && (
+          <p className="mt-3 leading-snug text-quiet">
+            {join.film.film}: {say(join.film.against[0] ?? "", units)}
           </p>
         )}
         <Doses join={join} />
@@ -104,6 +132,56 @@ export function JoinPanel({ job, record, view, onView }: PanelProps) {
         </p>
       </div>
     </div>
+  );
+}
+
+/** Tapped when the liquid is there; until then, how long it should take. */
+function WetCorner({
+  corner,
+  leftS,
+  px,
+  onSeen,
+}: {
+  corner: Join["corners"][number];
+  leftS: number;
+  px: number;
+  onSeen: (() => void) | null;
+}) {
+  const { at, reached } = corner;
+  const words = reached ? "wet" : leftS > 0 ? clockWords(leftS) : corner.late ? "late" : "due";
+  const see = reached ? null : onSeen;
+  return (
+    <g
+      role={see ? "button" : undefined}
+      tabIndex={see ? 0 : undefined}
+      aria-label={`${corner.place}: ${words}${see ? ", tap when it is there" : ""}`}
+      className={see ? "cursor-pointer" : undefined}
+      onClick={() => see?.()}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") {
+          see?.();
+        }
+      }}
+    >
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={30 * px}
+        fill={reached ? "var(--done)" : "var(--sheet)"}
+        stroke={corner.late ? "var(--alarm)" : "var(--ink)"}
+        strokeWidth={(corner.late ? 4 : 2) * px}
+      />
+      <text
+        x={at.x}
+        y={at.y + 6 * px}
+        textAnchor="middle"
+        fontSize={17 * px}
+        className="digits font-bold"
+        fill={reached ? "var(--sheet)" : "var(--ink)"}
+      >
+        {words}
+      </text>
+    </g>
   );
 }
 

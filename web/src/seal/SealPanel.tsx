@@ -3,6 +3,7 @@ import type { PanelProps } from "@/job/panel";
 import { FlushPanel } from "./FlushPanel";
 import { BeadPanel } from "./BeadPanel";
 import { ClosingBand } from "./ClosingBand";
+import { DustPanel } from "./DustPanel";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
@@ -21,6 +22,9 @@ export function SealPanel(props: PanelProps) {
   const bead = useSeal(job.id, job.seq, laying).data?.bead;
   if (bead && (job.nextStepId === "seal.bead" || (!sealed && job.nextStepId === "seal.seal"))) {
     return <BeadPanel {...props} bead={bead} />;
+  }
+  if (job.nextStepId === "seal.dust") {
+    return <DustPanel {...props} />;
   }
   if (sealed && job.bonded) {
     return <FlushPanel {...props} />;

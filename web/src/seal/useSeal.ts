@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import type { Piece, Tone, Track } from "@/edge/pieces";
+import type { View } from "@/edge/useEdge";
 
 export type Seal = Schemas["SealView"];
 type Bead = NonNullable<Seal["bead"]>;
@@ -9,11 +10,14 @@ type Bead = NonNullable<Seal["bead"]>;
 /** As wide as what presses there. */
 const CLAMP_MM = 14;
 
+const FROM_THE_FRONT: View = { quarterTurns: 0, faceDown: false };
+
 /** What presses it, and how it lies; a gauge beside it says something new all the time. */
-export const useSeal = (jobId: string, seq: number, wanted: boolean) =>
+export const useSeal = (jobId: string, seq: number, wanted: boolean, view: View = FROM_THE_FRONT) =>
   useQuery({
-    queryKey: keys.station(jobId, "seal", seq),
-    queryFn: async () => unwrap(await api.GET("/api/jobs/{jobId}/seal", { params: { path: { jobId } } })),
+    queryKey: keys.station(jobId, "seal", seq, view),
+    queryFn: async () =>
+      unwrap(await api.GET("/api/jobs/{jobId}/seal", { params: { path: { jobId }, query: view } })),
     placeholderData: keepPreviousData,
     refetchInterval: 2000,
     enabled: wanted,

@@ -19,42 +19,18 @@ export const useSupplies = () =>
     queryFn: async () => unwrap(await api.GET("/api/supplies")),
   });
 
-const NUMBERS = {
-  widthMm: ["Width", "mm"],
-  thicknessMm: ["Thickness, not pressed", "mm"],
-  needleMm: ["Needle, inside", "mm"],
-  skinMinutes: ["Skins over in", "min"],
-  cureHours: ["Cured after", "h"],
-  viscosityPaS: ["Viscosity", "Pa s"],
-  doseJPerCm2: ["Dose to harden it", "J/cm²"],
-  newtons: ["Each presses", "N"],
-} as const;
-
-const FIELDS: Record<Kind["kind"], readonly (keyof typeof NUMBERS)[]> = {
-  ROLL: ["widthMm", "thicknessMm"],
-  RINGS: ["thicknessMm"],
-  GLUE: ["needleMm", "skinMinutes", "cureHours", "viscosityPaS"],
-  LIQUID: ["viscosityPaS", "doseJPerCm2"],
-  CLAMPS: ["newtons"],
-};
-
 /** In a line: how much there is, and what of it matters at the bench. */
 export function supplyWords({ line, past }: Pick<Supply, "line" | "past">, kinds: readonly Kind[]): string {
-  const unit = kinds.find((kind) => kind.kind === line.kind)?.unit ?? "";
+  const kind = kinds.find((one) => one.kind === line.kind);
+  const unit = kind?.unit ?? "";
   const left = unit === "ml" ? line.left.toFixed(1) : Math.round(line.left).toLocaleString("en");
   return [
     `${left} ${unit === "pieces" && line.left === 1 ? "piece" : unit} left`,
-    line.widthMm !== null && `${line.widthMm} mm wide`,
-    line.thicknessMm !== null && `${line.thicknessMm} mm thick`,
-    line.needleMm !== null && `needle ${line.needleMm} mm`,
-    line.skinMinutes !== null && `skins in ${line.skinMinutes} min`,
-    line.cureHours !== null && `cured after ${line.cureHours} h`,
-    line.doseJPerCm2 !== null && `hard by ${line.doseJPerCm2} J/cm²`,
-    line.newtons !== null && `${line.newtons} N each`,
-    line.expires !== null && `${past ? "past its day" : "use by"} ${line.expires}`,
-  ]
-    .filter((words) => words !== false)
-    .join(", ");
+    ...(kind?.measures ?? []).map(
+      ({ field, words, unit }) => `${words.toLowerCase()} ${line.numbers[field] ?? "?"} ${unit}`,
+    ),
+    ...(line.expires === null ? [] : [`${past ? "past its day" : "use by"} ${line.expires}`]),
+  ].join(", ");
 }
 
 /** One thing on the shelf, counted anew whenever it is kept. */
@@ -71,10 +47,17 @@ export function SupplyForm({
   const line = supply?.line;
   const [kind, setKind] = useState<Kind["kind"]>(line?.kind ?? "ROLL");
   const [given, setGiven] = useState<Record<string, string>>(
-    Object.fromEntries(
-      Object.entries(line ?? {}).map(([field, value]) => [field, value === null ? "" : String(value)]),
-    ),
+    line
+      ? {
+          name: line.name,
+          left: String(line.left),
+          profileId: line.profileId ?? "",
+          expires: line.expires ?? "",
+          ...Object.fromEntries(Object.entries(line.numbers).map(([field, value]) => [field, String(value)])),
+        }
+      : {},
   );
+  const own = kinds.find((one) => one.kind === kind);
   const [fresh] = useState(() => `supply-${Date.now().toString(36)}`);
   const devices = useQuery({
     queryKey: keys.book(""),
@@ -90,21 +73,18 @@ export function SupplyForm({
     return typed === "" ? null : Number.isNaN(Number(typed)) ? (typed as unknown as number) : Number(typed);
   };
   const put = useSubmit(async () => {
-    const has = (field: keyof typeof NUMBERS) => (FIELDS[kind].includes(field) ? number(field) : null);
     const body: Line = {
       kind,
       name: given["name"] ?? "",
       left: number("left") ?? ("" as unknown as number),
-      widthMm: has("widthMm"),
-      thicknessMm: has("thicknessMm"),
-      profileId: kind === "RINGS" ? (given["profileId"] ?? "") : null,
-      needleMm: has("needleMm"),
-      skinMinutes: has("skinMinutes"),
-      cureHours: has("cureHours"),
-      viscosityPaS: has("viscosityPaS"),
-      doseJPerCm2: has("doseJPerCm2"),
-      newtons: has("newtons"),
-      expires: dated(kind) ? given["expires"] || null : null,
+      numbers: Object.fromEntries(
+        (own?.measures ?? []).flatMap(({ field }) => {
+          const value = number(field);
+          return value === null ? [] : [[field, value]];
+        }),
+      ),
+      profileId: own?.cutForOne ? (given["profileId"] ?? "") : null,
+      expires: own?.goesOff ? given["expires"] || null : null,
     };
     unwrap(await api.PUT("/api/supplies/{supplyId}", { params: { path }, body }));
     await done();
@@ -150,8 +130,8 @@ export function SupplyForm({
             </option>
           ))}
         </Choose>
-        {field("left", "Left, counted now", kinds.find((one) => one.kind === kind)?.unit)}
-        {kind === "RINGS" && (
+        {field("left", "Left, counted now", own?.unit)}
+        {own?.cutForOne && (
           <Choose
             id="supply-profileId"
             label="Cut for"
@@ -166,8 +146,8 @@ export function SupplyForm({
             ))}
           </Choose>
         )}
-        {FIELDS[kind].map((id) => field(id, NUMBERS[id][0], NUMBERS[id][1]))}
-        {dated(kind) && field("expires", "Use by", undefined, "date")}
+        {own?.measures.map(({ field: id, words, unit }) => field(id, words, unit))}
+        {own?.goesOff && field("expires", "Use by", undefined, "date")}
         <div className="col-span-2 flex flex-wrap gap-3">
           <Button type="submit" look="lamp" disabled={put.busy}>
             Keep
@@ -179,5 +159,3 @@ export function SupplyForm({
     </Modal>
   );
 }
-
-const dated = (kind: Kind["kind"]) => kind === "GLUE" || kind === "LIQUID";

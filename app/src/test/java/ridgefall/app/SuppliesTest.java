@@ -38,7 +38,15 @@ class SuppliesTest {
         return ansa.send(
                 "PUT",
                 ROLL,
-                Map.of("kind", "ROLL", "name", "Test tape", "left", left, "widthMm", widthMm, "thicknessMm", 0.2));
+                Map.of(
+                        "kind",
+                        "ROLL",
+                        "name",
+                        "Test tape",
+                        "left",
+                        left,
+                        "numbers",
+                        Map.of("widthMm", widthMm, "thicknessMm", 0.2)));
     }
 
     private double leftMm() {
@@ -78,9 +86,43 @@ class SuppliesTest {
     void aMistakeIsNamedByItsFieldAndNothingIsKept() {
         assertThat(counted(100, 0.2).text("detail")).isEqualTo("width is 0.2; allowed: 0.5 to 12 mm");
         assertThat(counted(-1, 2.0).status()).isEqualTo(400);
-        Answer noWidth = ansa.send("PUT", ROLL, Map.of("kind", "ROLL", "name", "Test tape", "left", 5));
+        Answer noWidth =
+                ansa.send("PUT", ROLL, Map.of("kind", "ROLL", "name", "Test tape", "left", 5, "numbers", Map.of()));
         assertThat(noWidth.text("detail")).contains("width is missing");
         assertThat(ansa.send("DELETE", ROLL, null).status()).isEqualTo(400);
+    }
+
+    /** Whatever is typed comes back as it was typed. */
+    @Test
+    void whatJoinsGlassWithoutLiquidIsOnTheShelfToo() {
+        Map<String, Object> film = Map.of("widthMm", 45, "heightMm", 40, "thicknessMm", 0.15);
+        Map<String, Object> laminator =
+                Map.of("widthMm", 180, "heightMm", 120, "cycleSeconds", 60, "chamberKPa", 500, "chamberC", 45);
+        Map<String, Object> lamp = Map.of("mwPerCm2", 65, "atMm", 50);
+        Map.of("FILM", film, "LAMINATOR", laminator, "LAMP", lamp).forEach((kind, numbers) -> {
+            Answer put =
+                    ansa.send("PUT", ROLL, Map.of("kind", kind, "name", "Of the test", "left", 1, "numbers", numbers));
+            JsonNode line = StreamSupport.stream(put.json().get("supplies").spliterator(), false)
+                    .filter(one -> one.get("id").asString().equals("test-roll"))
+                    .findFirst()
+                    .orElseThrow()
+                    .get("line");
+            assertThat(line.get("kind").asString()).isEqualTo(kind);
+            numbers.forEach((field, value) ->
+                    assertThat(line.get("numbers").get(field).asDouble()).isEqualTo(((Number) value).doubleValue()));
+            offTheShelf();
+        });
+        Answer weak = ansa.send(
+                "PUT",
+                ROLL,
+                Map.of("kind", "LAMP", "name", "Lamp", "left", 1, "numbers", Map.of("mwPerCm2", 0, "atMm", 50)));
+        assertThat(weak.text("detail")).isEqualTo("the lamp is 0; allowed: 1 to 2000 mW/cm²");
+        Answer words = ansa.send(
+                "PUT",
+                ROLL,
+                Map.of("kind", "LAMP", "name", "Lamp", "left", 1, "numbers", Map.of("mwPerCm2", "bright")));
+        assertThat(words.status()).isEqualTo(400);
+        assertThat(words.text("detail")).contains("the lamp");
     }
 
     @Test
@@ -95,10 +137,8 @@ class SuppliesTest {
                         "Old liquid",
                         "left",
                         3,
-                        "viscosityPaS",
-                        1,
-                        "doseJPerCm2",
-                        3,
+                        "numbers",
+                        Map.of("viscosityPaS", 1, "doseJPerCm2", 3),
                         "expires",
                         "2020-01-31"));
         assertThat(put.status()).isEqualTo(200);

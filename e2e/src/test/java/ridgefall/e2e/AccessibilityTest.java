@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** No serious or critical finding of axe in any main view, in both themes; nothing runs off a narrow window. */
@@ -42,8 +41,7 @@ class AccessibilityTest {
         bench.click("Sources and recipes");
         bench.awaitText("why, or why not");
         check(bench, "heat sources");
-        bench.press(Keys.ESCAPE);
-        bench.goOn();
+        bench.soakOnTheBed();
         bench.awaitText("coldest bond now");
         check(bench, "a running soak");
         bench.press("?");

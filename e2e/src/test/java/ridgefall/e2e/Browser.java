@@ -386,9 +386,17 @@ final class Browser implements AutoCloseable {
     /** Takes a job to a running soak; returns when the soak ends. */
     double startSoak(String owner) {
         takeIn(owner, "cracked").skipTo("heat.soak");
-        goOn();
-        awaitText("Soaking on");
+        click("Sources and recipes");
+        awaitText("why, or why not");
+        soakOnTheBed();
         return soakEndsAt();
+    }
+
+    /** Of the sources shown: what the plan would take by itself depends on where other journeys lie. */
+    void soakOnTheBed() {
+        clickIn("Printer bed", "Take");
+        awaitText("on Printer bed at");
+        startWhenFree("Soaking on Printer bed");
     }
 
     /** One action of the keyboard journey, and the wait for what it changes. */

@@ -201,7 +201,8 @@ class BondController {
                         })
                         .toList(),
                 plan.skips().stream()
-                        .filter(skip -> skip.instead() == Instead.NOTHING && !skip.on().isCorner())
+                        .filter(skip ->
+                                skip.instead() == Instead.NOTHING && !skip.on().isCorner())
                         .map(skip -> {
                             EdgeInterval along = alongSide(edge, skip.on(), skip.fromMm(), skip.toMm());
                             return new SkipView(

@@ -1,6 +1,8 @@
 package ridgefall.app.bond;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -18,13 +20,17 @@ import ridgefall.app.instrument.Readers;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.core.bond.FilmJoin;
 import ridgefall.core.bond.GlassJoin;
 import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.Joining;
+import ridgefall.core.bond.OpticalFilm;
 import ridgefall.core.bond.OpticalLiquid;
 import ridgefall.core.bond.OpticalLiquid.Lit;
+import ridgefall.core.bond.Spreading;
 import ridgefall.core.edge.EdgeLine;
 import ridgefall.core.edge.EdgeLine.View;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Step;
@@ -36,12 +42,16 @@ class JoinController {
     /** Enough that a circle grows smoothly between them. */
     private static final int MOMENTS = 24;
 
+    private static final double BUBBLE_STEP_MM = 0.1;
+
     private final Jobs jobs;
     private final Readers readers;
+    private final Clock clock;
 
-    JoinController(Jobs jobs, Readers readers) {
+    JoinController(Jobs jobs, Readers readers, Clock clock) {
         this.jobs = jobs;
         this.readers = readers;
+        this.clock = clock;
     }
 
     /** How far a dot reaches, mm from its middle, so long after it was laid. */
@@ -50,16 +60,54 @@ class JoinController {
     /** @param neededJ and {@code givenJ} in J/cm² of what gets there */
     record LitView(Lit lit, String words, double givenJ, double neededJ, double share) {}
 
+    /**
+     * A corner of what one looks through.
+     *
+     * @param forecastSeconds from when the liquid was laid
+     * @param late whether it should have been there long ago
+     * @param take tells that it is there
+     */
+    record WetCornerView(
+            Landmark corner,
+            String place,
+            OutlinePoint at,
+            double forecastSeconds,
+            boolean reached,
+            boolean late,
+            ChoiceView take) {}
+
+    record FilmChamberView(double acrossMm, int seconds) {}
+
+    /**
+     * @param against why it does not suit this device; empty where nothing speaks against it
+     * @param chamber how long a bubble takes
+     * @param bubblesMm the largest that were seen, in the order of the runs
+     */
+    record FilmView(
+            String film,
+            String laminator,
+            List<String> against,
+            double thicknessMm,
+            double chamberKPa,
+            double chamberC,
+            List<FilmChamberView> chamber,
+            List<Double> bubblesMm) {}
+
     /** @param take records what it says */
     record RadiometerView(String instrument, double mwPerCm2, ChoiceView take) {}
 
     /**
+     * @param with what was chosen; null where nobody was asked, or not yet
+     * @param film null where the shelf has none
      * @param dots their middles in mm, as the device is seen
      * @param laidAt null while no liquid lies there
      * @param lampMwPerCm2 null before it was measured
      * @param radiometer null where none says anything now
      */
     record JoinView(
+            @Schema(nullable = true) Joining.With with,
+            @Schema(nullable = true) FilmView film,
+            List<WetCornerView> corners,
             double ml,
             int drops,
             double gapMm,
@@ -81,21 +129,27 @@ class JoinController {
         Course course = jobs.course(jobId);
         DeviceProfile profile = course.profile();
         JobState state = course.state();
-        OpticalLiquid liquid = OpticalLiquid.of(profile, course.liquid());
+        GlassJoin.Means means = course.joinedWith();
+        OpticalLiquid liquid = OpticalLiquid.of(profile, means.syringe());
         Joining joining = Joining.of(state);
         int dots = joining.liquid().map(Joining.Liquid::dots).orElse(1);
-        double all = liquid.spreadSeconds(dots);
+        Spreading spreading = Spreading.of(profile, liquid, dots);
+        View view = new View(quarterTurns, faceDown);
         return new JoinView(
+                joining.with().orElse(null),
+                means.film().map(film -> film(film, joining)).orElse(null),
+                joining.liquid()
+                        .map(laid -> corners(spreading, profile, laid, view, who))
+                        .orElse(List.of()),
                 liquid.ml(),
                 liquid.drops(),
                 liquid.gapMm(),
                 liquid.inkMm(),
-                GlassJoin.middles(profile, dots).stream()
-                        .map(at -> seen(profile.edge(), at, new View(quarterTurns, faceDown)))
+                spreading.dots().stream()
+                        .map(at -> seen(profile.edge(), at, view))
                         .toList(),
-                IntStream.rangeClosed(0, MOMENTS)
-                        .mapToDouble(i -> all * i / MOMENTS)
-                        .mapToObj(seconds -> new ReachView(seconds, liquid.reachMm(dots, seconds)))
+                spreading.reach(MOMENTS).stream()
+                        .map(reach -> new ReachView(reach.seconds(), reach.mm()))
                         .toList(),
                 joining.liquid().map(Joining.Liquid::laidAt).orElse(null),
                 joining.liquid().filter(Joining.Liquid::spread).isPresent(),
@@ -112,6 +166,40 @@ class JoinController {
                                 joining.doseJPerCm2(),
                                 liquid.share(lit)))
                         .toList());
+    }
+
+    private List<WetCornerView> corners(
+            Spreading spreading, DeviceProfile profile, Joining.Liquid laid, View view, SignedIn who) {
+        double since = Duration.between(laid.laidAt(), clock.instant()).toMillis() / 1000.0;
+        return spreading.corners(profile.edge(), laid).stream()
+                .map(corner -> new WetCornerView(
+                        corner.landmark(),
+                        profile.placeName(corner.landmark()),
+                        seen(profile.edge(), corner.at(), view),
+                        corner.forecastSeconds(),
+                        corner.reached(),
+                        corner.late(since),
+                        ChoiceView.of(
+                                Step.go("It is there", new JoinFact.CornerReached(corner.landmark())), who.role())))
+                .toList();
+    }
+
+    private static FilmView film(FilmJoin.Means means, Joining joining) {
+        double kPa = means.laminator().chamberKPa();
+        double celsius = means.laminator().chamberC();
+        int most = (int) Math.round(OpticalFilm.largestMm(kPa, celsius) / BUBBLE_STEP_MM);
+        return new FilmView(
+                means.film().name(),
+                means.laminator().name(),
+                means.against(),
+                means.film().thicknessMm(),
+                kPa,
+                celsius,
+                IntStream.rangeClosed(1, most)
+                        .mapToDouble(i -> i * BUBBLE_STEP_MM)
+                        .mapToObj(mm -> new FilmChamberView(mm, OpticalFilm.chamberSeconds(mm, kPa, celsius)))
+                        .toList(),
+                joining.film().map(Joining.Film::bubblesMm).orElse(List.of()));
     }
 
     private static ChoiceView taking(double mwPerCm2, SignedIn who) {

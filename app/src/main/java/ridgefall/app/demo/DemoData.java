@@ -110,6 +110,9 @@ class DemoData implements ApplicationRunner {
                 new Supply.Glue("glue-1", "Clear glue, first syringe", 3.5, 0.6, 8, 24, 500, today.minusDays(20)),
                 new Supply.Glue("glue-2", "Clear glue, second syringe", 14, 0.6, 8, 24, 500, today.plusDays(200)),
                 new Supply.Liquid("liquid-1", "Optical liquid", 22, 1.0, 3, today.plusDays(90)),
+                new Supply.Film("film-45", "Clear film for watches", 9, 45, 40, 0.15),
+                new Supply.Laminator("laminator", "Small vacuum laminator", 1, 180, 120, 60, 500, 45),
+                new Supply.Lamp("lamp", "UV lamp, flat", 640, 65, 50),
                 new Supply.Clamps("clamps", "Spring clamps with pads", 24, 15));
     }
 

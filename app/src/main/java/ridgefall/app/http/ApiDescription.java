@@ -88,13 +88,16 @@ public class ApiDescription {
             new String[] {"FlushPlaceView", "verdict"},
             new String[] {"FlushPlaceView", "take"},
             new String[] {"SealView", "press"},
+            new String[] {"ZoneView", "found"},
             new String[] {"LeakView", "result"},
             new String[] {"LeakView", "take"},
             new String[] {"SealView", "bead"},
             new String[] {"SealView", "gauge"},
             new String[] {"CopyView", "running"},
             new String[] {"CopyView", "read"},
-            new String[] {"CopyView", "written"});
+            new String[] {"CopyView", "written"},
+            new String[] {"JoinView", "film"},
+            new String[] {"JoinView", "with"});
 
     /** The same of facts. */
     private static final List<String[]> MAY_BE_NULL_IN_FACTS = List.of(
@@ -114,6 +117,9 @@ public class ApiDescription {
             new String[] {"BeadLaid", "supplyId"},
             new String[] {"StripLaid", "rollId"},
             new String[] {"StripLaid", "usedMm"},
+            new String[] {"LampRead", "lampId"},
+            new String[] {"LampRead", "awayMm"},
+            new String[] {"LampOn", "lampId"},
             new String[] {"LiquidLaid", "supplyId"},
             new String[] {"LiquidLaid", "ml"},
             new String[] {"LiquidLaid", "doseJPerCm2"},

@@ -4,9 +4,11 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.locationtech.jts.geom.Coordinate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.instrument.Quantity;
 import ridgefall.app.instrument.Readers;
@@ -19,9 +21,12 @@ import ridgefall.core.bond.BentCorner;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.clean.CleanStation;
+import ridgefall.core.edge.EdgeLine.View;
 import ridgefall.core.gate.Course;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.seal.DustLook;
+import ridgefall.core.seal.DustLook.Speck;
 import ridgefall.core.seal.FlushGap;
 import ridgefall.core.seal.FlushGap.Verdict;
 import ridgefall.core.seal.PressPlan;
@@ -76,19 +81,41 @@ class SealController {
             @Schema(nullable = true) Instant skinsAt) {}
 
     /**
+     * A patch that a light from the side shows at once.
+     *
+     * @param found what it showed last; null before anybody looked
+     * @param foundWords how that is said, and how it comes off
+     */
+    record ZoneView(
+            int number,
+            List<ZonePointView> outline,
+            @Schema(nullable = true) Speck found,
+            @Schema(nullable = true) String foundWords,
+            List<ChoiceView> choices) {}
+
+    /** As the device is seen, mm. */
+    record ZonePointView(double x, double y) {}
+
+    /**
+     * @param zones of the last look before it is seated
      * @param bead that holds it; null where something else does
      * @param press how a front on tape is pressed; null where glue or clips hold it
      * @param places round the edge; none where clips hold it
      * @param gauge that says something now; null where none does
      */
     record SealView(
+            List<ZoneView> zones,
             @Schema(nullable = true) BeadView bead,
             @Schema(nullable = true) PressPlan press,
             List<FlushPlaceView> places,
             @Schema(nullable = true) GaugeView gauge) {}
 
     @GetMapping("/api/jobs/{jobId}/seal")
-    SealView seal(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
+    SealView seal(
+            @PathVariable UUID jobId,
+            @RequestParam(defaultValue = "0") int quarterTurns,
+            @RequestParam(defaultValue = "false") boolean faceDown,
+            @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         DeviceProfile profile = course.profile();
         boolean taped = profile.bonded() && !BeadLaying.of(course.state());
@@ -96,11 +123,37 @@ class SealController {
                 .map(read -> new GaugeView(read.instrument(), Math.round(read.value() * 100) / 100.0))
                 .orElse(null);
         List<FlushGap.Place> places = profile.bonded() ? FlushGap.of(profile, SealState.of(course.state())) : List.of();
+        View view = new View(quarterTurns, faceDown);
         return new SealView(
+                DustLook.zones(profile).stream()
+                        .map(zone -> zone(zone, course, view, who))
+                        .toList(),
                 BeadLaying.of(course.state()) ? bead(course) : null,
                 taped ? PressPlan.of(profile, CleanStation.roomC(course.state())) : null,
                 places.stream().map(place -> view(place, profile, gauge, who)).toList(),
                 gauge);
+    }
+
+    private static ZoneView zone(DustLook.Zone zone, Course course, View view, SignedIn who) {
+        Speck found = SealState.of(course.state()).dust().get(zone.number());
+        double right = zone.xMm() + zone.widthMm();
+        double under = zone.yMm() + zone.heightMm();
+        List<Coordinate> corners = List.of(
+                new Coordinate(zone.xMm(), zone.yMm()),
+                new Coordinate(right, zone.yMm()),
+                new Coordinate(right, under),
+                new Coordinate(zone.xMm(), under));
+        return new ZoneView(
+                zone.number(),
+                corners.stream()
+                        .map(corner -> course.profile().edge().seen(corner, view))
+                        .map(seen -> new ZonePointView(seen.x, seen.y))
+                        .toList(),
+                found,
+                found == null ? null : found.words() + (found.off().isEmpty() ? "" : ": " + found.off()),
+                DustLook.about(zone.number(), course.state()).stream()
+                        .map(choice -> ChoiceView.of(choice, who.role()))
+                        .toList());
     }
 
     private static BeadView bead(Course course) {

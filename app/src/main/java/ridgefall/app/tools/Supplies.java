@@ -7,10 +7,13 @@ import java.sql.SQLException;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import ridgefall.core.bond.Supply;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What the bench holds fronts with, less what jobs have used since it was counted. */
 @Repository
@@ -23,12 +26,16 @@ public class Supplies {
     /** Asked for by every step of every job. */
     private static final Duration FRESH = Duration.ofSeconds(2);
 
+    private static final TypeReference<Map<String, Double>> NUMBERS = new TypeReference<>() {};
+
     private final JdbcClient jdbc;
+    private final JsonMapper json;
     private final LoadingCache<Boolean, List<Supply>> known =
             Caffeine.newBuilder().expireAfterWrite(FRESH).build(any -> read());
 
-    Supplies(JdbcClient jdbc) {
+    Supplies(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
     /** In the order they came to the shelf. */
@@ -37,7 +44,7 @@ public class Supplies {
     }
 
     private List<Supply> read() {
-        return jdbc.sql(SELECT).query(Supplies::supply).list();
+        return jdbc.sql(SELECT).query(this::supply).list();
     }
 
     /** Counted now: adds it, or says anew what it is and how much there is. */
@@ -45,27 +52,17 @@ public class Supplies {
     public void put(Supply supply) {
         SupplyLine line = SupplyLine.of(supply);
         jdbc.sql("""
-                        insert into supply (id, kind, name, amount, counted_at, width_mm, thickness_mm, profile_id,
-                            needle_mm, skin_minutes, cure_hours, viscosity_pa_s, dose_j_per_cm2, newtons, expires)
-                        values (:id, :kind, :name, :left, now(), :width, :thickness, :profile, :needle, :skin, :cure,
-                            :viscosity, :dose, :newtons, :expires)
+                        insert into supply (id, kind, name, amount, counted_at, numbers, profile_id, expires)
+                        values (:id, :kind, :name, :left, now(), cast(:numbers as jsonb), :profile, :expires)
                         on conflict (id) do update set kind = :kind, name = :name, amount = :left, counted_at = now(),
-                            width_mm = :width, thickness_mm = :thickness, profile_id = :profile, needle_mm = :needle,
-                            skin_minutes = :skin, cure_hours = :cure, viscosity_pa_s = :viscosity,
-                            dose_j_per_cm2 = :dose, newtons = :newtons, expires = :expires, put_away = false""")
+                            numbers = cast(:numbers as jsonb), profile_id = :profile, expires = :expires,
+                            put_away = false""")
                 .param("id", supply.id())
                 .param("kind", line.kind().name())
                 .param("name", line.name())
                 .param("left", line.left())
-                .param("width", line.widthMm())
-                .param("thickness", line.thicknessMm())
+                .param("numbers", json.writeValueAsString(line.numbers()))
                 .param("profile", line.profileId())
-                .param("needle", line.needleMm())
-                .param("skin", line.skinMinutes())
-                .param("cure", line.cureHours())
-                .param("viscosity", line.viscosityPaS())
-                .param("dose", line.doseJPerCm2())
-                .param("newtons", line.newtons())
                 .param("expires", line.expires())
                 .update();
         known.invalidateAll();
@@ -86,20 +83,13 @@ public class Supplies {
         known.invalidateAll();
     }
 
-    private static Supply supply(ResultSet row, int nth) throws SQLException {
+    private Supply supply(ResultSet row, int nth) throws SQLException {
         return new SupplyLine(
                         SupplyLine.Kind.valueOf(row.getString("kind")),
                         row.getString("name"),
                         row.getDouble("there"),
-                        row.getObject("width_mm", Double.class),
-                        row.getObject("thickness_mm", Double.class),
+                        json.readValue(row.getString("numbers"), NUMBERS),
                         row.getString("profile_id"),
-                        row.getObject("needle_mm", Double.class),
-                        row.getObject("skin_minutes", Integer.class),
-                        row.getObject("cure_hours", Integer.class),
-                        row.getObject("viscosity_pa_s", Double.class),
-                        row.getObject("dose_j_per_cm2", Double.class),
-                        row.getObject("newtons", Double.class),
                         row.getObject("expires", LocalDate.class))
                 .supply(row.getString("id"));
     }

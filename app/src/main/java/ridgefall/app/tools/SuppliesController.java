@@ -29,7 +29,17 @@ class SuppliesController {
         this.clock = clock;
     }
 
-    record SupplyKindView(SupplyLine.Kind kind, String words, String unit) {}
+    /**
+     * @param unit that it is counted in
+     * @param measures what else is told of it
+     */
+    record SupplyKindView(
+            SupplyLine.Kind kind,
+            String words,
+            String unit,
+            List<SupplyLine.Measure> measures,
+            boolean cutForOne,
+            boolean goesOff) {}
 
     /** @param past whether its day is over */
     record SupplyView(String id, SupplyLine line, boolean past) {}
@@ -41,7 +51,8 @@ class SuppliesController {
         return new SuppliesView(
                 supplies.all().stream().map(this::view).toList(),
                 Stream.of(SupplyLine.Kind.values())
-                        .map(kind -> new SupplyKindView(kind, kind.words(), kind.unit()))
+                        .map(kind -> new SupplyKindView(
+                                kind, kind.words(), kind.unit(), kind.measures(), kind.cutForOne(), kind.goesOff()))
                         .toList());
     }
 

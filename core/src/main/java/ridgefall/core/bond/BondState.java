@@ -93,6 +93,10 @@ public record BondState(
                     .orElse(this);
         } else if (entry.fact() instanceof JoinFact.LiquidLaid f && f.supplyId() != null && f.ml() != null) {
             return using(f.supplyId(), f.ml(), entry.happenedAt());
+        } else if (entry.fact() instanceof FilmFact.FilmLaid f) {
+            return using(f.supplyId(), 1, entry.happenedAt());
+        } else if (entry.fact() instanceof JoinFact.LampOn f && f.lampId() != null) {
+            return using(f.lampId(), f.seconds() / 3600.0, entry.happenedAt());
         }
         return this;
     }

@@ -101,7 +101,7 @@ public final class BondStation implements StationRoom {
             steps.add(held(profile, state));
         }
         if (joins(profile, state)) {
-            steps.addAll(GlassJoin.steps(profile, state, liquid()));
+            steps.addAll(GlassJoin.steps(profile, state, joinedWith(profile)));
             steps.add(joined(state));
         }
         by.ifPresent(it -> steps.addAll(lying(it, profile, state)));
@@ -283,11 +283,9 @@ public final class BondStation implements StationRoom {
                         .findFirst());
     }
 
-    /** The syringe of clear liquid that there is most in. */
-    public Optional<Supply.Liquid> liquid() {
-        return Supply.of(shelf.get(), Supply.Liquid.class).stream()
-                .filter(liquid -> !liquid.expires().isBefore(today()))
-                .max(Comparator.comparing(Supply.Liquid::left));
+    /** What of the shelf would join glass to this device's panel. */
+    public GlassJoin.Means joinedWith(DeviceProfile profile) {
+        return GlassJoin.Means.of(profile, shelf.get(), today());
     }
 
     private List<Step> ring(DeviceProfile profile, JobState state) {
@@ -305,7 +303,7 @@ public final class BondStation implements StationRoom {
         return Checks.check(
                         state,
                         OPTICAL,
-                        "Glass bonded with optical liquid and cured",
+                        "Glass bonded to the panel, clear and for good",
                         "low light: no bubbles at the corners; UV: shield eyes and skin",
                         "Clear and cured")
                 .leadingOn(GlassJoin.offAgain("Split off again"));

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -25,8 +26,10 @@ public final class GlassJoin {
     public static final TimerKind SPREADING = new TimerKind("SPREADING", "Optical liquid spreads");
     public static final TimerKind LAMP = new TimerKind("LAMP", "Lamp on");
 
+    private static final String WITH = "bond.joined-with";
+    private static final String LAMP_READ = "bond.lamp";
     private static final String LIQUID = "bond.liquid";
-    private static final String ALIGNED = "bond.aligned";
+    static final String ALIGNED = "bond.aligned";
     private static final String SQUEEZED = "bond.squeeze-out";
 
     /** What is answered anew once the glass came off again. */
@@ -36,20 +39,84 @@ public final class GlassJoin {
 
     private static final int DOTS = 9;
     private static final int EDGES = 4;
+
+    /** In a hundred: below that a lamp is old, dirty or not what it was taken for. */
+    private static final int FADED = 70;
+
     private static final double USUAL_MW_PER_CM2 = 50;
 
     private GlassJoin() {}
 
+    /**
+     * What there is to join glass with.
+     *
+     * @param syringe of clear liquid, not past its date, that there is most in
+     * @param film empty where the shelf has none, or nothing to press it with
+     */
+    public record Means(Optional<Supply.Liquid> syringe, Optional<Supply.Lamp> lamp, Optional<FilmJoin.Means> film) {
+        static final Means UNKNOWN = new Means(Optional.empty(), Optional.empty(), Optional.empty());
+
+        static Means of(DeviceProfile profile, List<Supply> shelf, LocalDate today) {
+            return new Means(
+                    Supply.of(shelf, Supply.Liquid.class).stream()
+                            .filter(liquid -> !liquid.expires().isBefore(today))
+                            .max(Comparator.comparing(Supply.Liquid::left)),
+                    Supply.of(shelf, Supply.Lamp.class).stream()
+                            .filter(lamp -> lamp.left() > 0)
+                            .findFirst(),
+                    FilmJoin.means(profile, shelf));
+        }
+
+        boolean filmSuits() {
+            return film.filter(it -> it.against().isEmpty()).isPresent();
+        }
+    }
+
     /** What comes before the last look; nothing where somebody said before this was told step by step that it is joined. */
-    static List<Step> steps(DeviceProfile profile, JobState state, Optional<Supply.Liquid> syringe) {
+    static List<Step> steps(DeviceProfile profile, JobState state, Means means) {
         Joining joining = Joining.of(state);
         if (joining.equals(Joining.NOTHING) && state.passed(BondStation.OPTICAL)) {
             return List.of();
         }
-        OpticalLiquid liquid = OpticalLiquid.of(profile, syringe);
         List<Step> steps = new ArrayList<>();
-        steps.add(lamp(joining));
-        steps.add(laid(liquid, joining, syringe));
+        boolean nothingYet = joining.liquid().isEmpty() && joining.film().isEmpty();
+        if (joining.with().isPresent() || nothingYet && means.filmSuits()) {
+            steps.add(with(joining, means));
+        }
+        if (film(joining)) {
+            Step aligned =
+                    Checks.check(state, ALIGNED, "Glass over the panel in its jig", "even border all round", "Aligned");
+            steps.addAll(FilmJoin.steps(means.film(), joining, state, aligned));
+        } else {
+            steps.addAll(liquid(profile, joining, state, means));
+        }
+        return steps;
+    }
+
+    private static boolean film(Joining joining) {
+        return joining.with().filter(it -> it == Joining.With.FILM).isPresent();
+    }
+
+    /** Without a syringe that is in date, film first. */
+    private static Step with(Joining joining, Means means) {
+        Choice liquid = Step.go("Liquid and lamp", new JoinFact.JoinedWith(Joining.With.LIQUID));
+        Choice film = Step.go("Film and laminator", new JoinFact.JoinedWith(Joining.With.FILM));
+        boolean filmFirst = means.syringe().isEmpty();
+        Step step = Step.open(
+                WITH,
+                Station.BOND,
+                "What joins glass and panel",
+                "liquid fills what is uneven and is wiped; film keeps clean, and shows every speck of dust",
+                filmFirst ? film : liquid,
+                Step.other(filmFirst ? liquid.label() : film.label(), filmFirst ? liquid.fact() : film.fact()));
+        return joining.with().map(it -> step.answered(it.words())).orElse(step);
+    }
+
+    private static List<Step> liquid(DeviceProfile profile, Joining joining, JobState state, Means means) {
+        OpticalLiquid liquid = OpticalLiquid.of(profile, means.syringe());
+        List<Step> steps = new ArrayList<>();
+        steps.add(lamp(joining, means.lamp()));
+        steps.add(laid(liquid, joining, means.syringe()));
         steps.add(spread(joining, state));
         steps.add(Checks.check(
                 state,
@@ -68,19 +135,35 @@ public final class GlassJoin {
         return steps;
     }
 
-    private static Step lamp(Joining joining) {
+    private static Step lamp(Joining joining, Optional<Supply.Lamp> owned) {
+        Ask reads = new Ask("mwPerCm2", "Radiometer", Ask.Kind.NUMBER, "mW/cm²", null);
         Step step = Step.open(
-                "bond.lamp",
+                LAMP_READ,
                 Station.BOND,
                 "Lamp measured where the glass lies",
                 "UV: shield eyes and skin; as far away as it stands later, lamps fade with age",
-                Step.go(
-                        "It reads",
-                        new JoinFact.LampRead(50),
-                        new Ask("mwPerCm2", "Radiometer", Ask.Kind.NUMBER, "mW/cm²", null)));
-        return joining.lampMwPerCm2()
-                .map(read -> step.answered(read + " mW/cm²"))
+                owned.map(lamp -> Step.go(
+                                "It reads",
+                                new JoinFact.LampRead(50, lamp.id(), lamp.atMm()),
+                                reads,
+                                new Ask("awayMm", "Lamp to glass", Ask.Kind.NUMBER, "mm", plain(lamp.atMm()))))
+                        .orElseGet(() -> Step.go("It reads", new JoinFact.LampRead(50), reads)));
+        return joining.lampRead()
+                .map(read -> step.answered(read.mwPerCm2() + " mW/cm²" + faded(read, owned)))
                 .orElse(step);
+    }
+
+    private static String plain(double mm) {
+        return mm == Math.rint(mm) ? String.valueOf((long) mm) : String.valueOf(mm);
+    }
+
+    /** What a lamp has left of what it gave as new, from there; nothing to say of one that is as good as new. */
+    private static String faded(JoinFact.LampRead read, Optional<Supply.Lamp> owned) {
+        return owned.filter(lamp -> lamp.id().equals(read.lampId()) && read.awayMm() != null)
+                .map(lamp -> (int) Math.round(100 * read.mwPerCm2() / lamp.newAt(read.awayMm())))
+                .filter(share -> share < FADED)
+                .map(share -> ", " + share + " in 100 of what it gave as new")
+                .orElse("");
     }
 
     private static Step laid(OpticalLiquid liquid, Joining joining, Optional<Supply.Liquid> syringe) {
@@ -119,7 +202,7 @@ public final class GlassJoin {
                 "bond.spread",
                 Station.BOND,
                 "It spreads to the corners",
-                "low light; a bubble goes out while it is wet or never",
+                "low light, tap each corner as it gets there; a bubble goes out while it is wet or never",
                 Step.go("At every corner", new JoinFact.LiquidSpread()),
                 offAgain("Bubble or dust"));
         return joining.liquid().filter(Joining.Liquid::spread).isPresent()
@@ -169,11 +252,11 @@ public final class GlassJoin {
         }
         double lamp = joining.lampMwPerCm2().orElse(USUAL_MW_PER_CM2);
         List<Choice> choices = new ArrayList<>();
-        JoinFact.LampOn all = lampOn(liquid, lit, lamp, missing);
+        JoinFact.LampOn all = lampOn(liquid, lit, lamp, missing, joining);
         choices.add(Step.go((lit == Lit.FACE ? "Lamp on, " : "Lamp all round, ") + seconds(all), all));
         if (lit == Lit.SIDES && lamp >= EDGES) {
             // Turned evenly, each side has its share of the time: on average a quarter of the lamp.
-            JoinFact.LampOn turned = lampOn(liquid, lit, lamp / EDGES, missing);
+            JoinFact.LampOn turned = lampOn(liquid, lit, lamp / EDGES, missing, joining);
             choices.add(Step.other("Side by side, " + seconds(turned), turned));
         }
         choices.add(offAgain("Off again"));
@@ -181,9 +264,14 @@ public final class GlassJoin {
     }
 
     /** What a weak lamp takes longer for than a clock runs is asked for again. */
-    private static JoinFact.LampOn lampOn(OpticalLiquid liquid, Lit lit, double lamp, double missingJ) {
+    private static JoinFact.LampOn lampOn(
+            OpticalLiquid liquid, Lit lit, double lamp, double missingJ, Joining joining) {
         double seconds = Math.ceil(liquid.lampSeconds(lit, lamp, missingJ));
-        return new JoinFact.LampOn(lit, lamp, (int) Math.max(5, Math.min(JoinFact.LONGEST_S, seconds)));
+        return new JoinFact.LampOn(
+                lit,
+                lamp,
+                (int) Math.max(5, Math.min(JoinFact.LONGEST_S, seconds)),
+                joining.lampRead().map(JoinFact.LampRead::lampId).orElse(null));
     }
 
     private static String seconds(JoinFact.LampOn on) {
@@ -193,7 +281,9 @@ public final class GlassJoin {
     static List<Hold> holds(JoinFact fact, DeviceProfile profile, JobState state, Instant now) {
         Joining joining = Joining.of(state);
         List<Hold> holds = new ArrayList<>();
-        if (fact instanceof JoinFact.LiquidLaid laid
+        if (fact instanceof FilmFact f) {
+            holds.addAll(FilmJoin.holds(f, joining, state.passed(ALIGNED)));
+        } else if (fact instanceof JoinFact.LiquidLaid laid
                 && laid.expires() != null
                 && laid.expires().isBefore(now.atZone(ZoneOffset.UTC).toLocalDate())) {
             holds.add(Hold.overridable(
@@ -206,12 +296,13 @@ public final class GlassJoin {
         } else if (fact instanceof JoinFact.LampOn && !state.passed(ALIGNED)) {
             holds.add(Hold.firm(ALIGNED, Station.BOND, "The glass is not aligned, and hard it stays so"));
         } else if (fact instanceof JoinFact.LampOn && joining.lampMwPerCm2().isEmpty()) {
-            holds.add(Hold.firm("bond.lamp", Station.BOND, "Nobody has measured the lamp"));
+            holds.add(Hold.firm(LAMP_READ, Station.BOND, "Nobody has measured the lamp"));
         } else if (fact instanceof JoinFact.LampOn && joining.lamp().isPresent()) {
             holds.add(Hold.firm("bond.lit-face", Station.BOND, "The lamp is on already"));
         } else if (fact instanceof JoinFact.LampOff && joining.lamp().isEmpty()) {
             holds.add(Hold.firm("bond.lit-face", Station.BOND, "No lamp is on"));
-        } else if (fact instanceof JoinFact.LiquidSpread && joining.liquid().isEmpty()) {
+        } else if ((fact instanceof JoinFact.LiquidSpread || fact instanceof JoinFact.CornerReached)
+                && joining.liquid().isEmpty()) {
             holds.add(Hold.firm(LIQUID, Station.BOND, "No liquid is laid"));
         }
         return holds;
@@ -219,6 +310,6 @@ public final class GlassJoin {
 
     /** What is missing before anybody says that it is clear and cured. */
     static List<Hold> unjoined(DeviceProfile profile, JobState state) {
-        return Checks.openSteps(steps(profile, state, Optional.empty()));
+        return Checks.openSteps(steps(profile, state, Means.UNKNOWN));
     }
 }

@@ -1,8 +1,10 @@
 package ridgefall.core.bond;
 
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.Optional;
 import ridgefall.core.bond.OpticalLiquid.Lit;
+import ridgefall.core.edge.Landmark;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -10,9 +12,19 @@ import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
 
 /** New glass joined to the panel that was kept, with clear liquid and a lamp. */
-public sealed interface JoinFact extends Fact.Of<Joining> {
+public sealed interface JoinFact extends Fact.Of<Joining>
+        permits JoinFact.JoinedWith,
+                JoinFact.LampRead,
+                JoinFact.LiquidLaid,
+                JoinFact.CornerReached,
+                JoinFact.LiquidSpread,
+                JoinFact.LiquidLifted,
+                JoinFact.LampOn,
+                JoinFact.LampOff,
+                FilmFact {
     Family<Joining> FAMILY = new Family<>(JoinFact.class, Joining.NOTHING, Joining::hears);
 
     /** No clock here runs longer. */
@@ -28,16 +40,47 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         return Optional.of(Station.BOND);
     }
 
-    /** As a radiometer reads where the glass lies: a lamp fades, and at twice the distance gives a quarter. */
-    record LampRead(double mwPerCm2) implements JoinFact {
+    /** Where both are at hand. */
+    record JoinedWith(Joining.With with) implements JoinFact {
         @Override
         public void check() {
-            Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
+            Allowed.present("with", with);
         }
 
         @Override
         public Joining after(Joining before, Entry entry) {
-            return before.lamp(mwPerCm2);
+            return before.with(with);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Glass to be joined with " + with.words();
+        }
+    }
+
+    /**
+     * As a radiometer reads where the glass lies: a lamp fades, and at twice the distance gives a quarter.
+     *
+     * @param lampId of the shelf; null where its list has none
+     * @param awayMm from lamp to glass; null where nobody measured
+     */
+    record LampRead(double mwPerCm2, String lampId, Double awayMm) implements JoinFact {
+        public LampRead(double mwPerCm2) {
+            this(mwPerCm2, null, null);
+        }
+
+        @Override
+        public void check() {
+            Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
+            Allowed.optionalText("lampId", lampId, 60);
+            if (awayMm != null) {
+                Allowed.between("awayMm", awayMm, 5, 500, "mm");
+            }
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.lamp(this);
         }
 
         @Override
@@ -82,7 +125,11 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         @Override
         public Joining after(Joining before, Entry entry) {
             return before.laid(new Joining.Liquid(
-                    dots, entry.happenedAt(), false, doseJPerCm2 == null ? OpticalLiquid.DOSE_J_PER_CM2 : doseJPerCm2));
+                    dots,
+                    entry.happenedAt(),
+                    Map.of(),
+                    false,
+                    doseJPerCm2 == null ? OpticalLiquid.DOSE_J_PER_CM2 : doseJPerCm2));
         }
 
         @Override
@@ -94,6 +141,26 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         public String words(FactWords told) {
             return "Optical liquid laid in " + (dots == 1 ? "one dot" : dots + " dots") + ", to be used by {day:"
                     + expires + "}";
+        }
+    }
+
+    /** Somebody sees it at one of the corners. */
+    record CornerReached(Landmark corner) implements JoinFact {
+        @Override
+        public void check() {
+            if (corner == null || !corner.isCorner()) {
+                throw new NotAllowed("corner", corner, "TOP_RIGHT, BOTTOM_RIGHT, BOTTOM_LEFT or TOP_LEFT");
+            }
+        }
+
+        @Override
+        public Joining after(Joining before, Entry entry) {
+            return before.reached(corner, entry.happenedAt());
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Optical liquid at the " + told.profile().placeName(corner);
         }
     }
 
@@ -134,7 +201,8 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.stop(GlassJoin.SPREADING.id(), GlassJoin.LAMP.id());
+            return Timer.Change.stop(
+                    GlassJoin.SPREADING.id(), GlassJoin.LAMP.id(), FilmJoin.PRESSING.id(), FilmJoin.CHAMBER.id());
         }
 
         @Override
@@ -148,10 +216,18 @@ public sealed interface JoinFact extends Fact.Of<Joining> {
         }
     }
 
-    /** @param seconds that the lamp is set to */
-    record LampOn(Lit lit, double mwPerCm2, int seconds) implements JoinFact {
+    /**
+     * @param seconds that the lamp is set to
+     * @param lampId of the shelf; null where its list has none
+     */
+    record LampOn(Lit lit, double mwPerCm2, int seconds, String lampId) implements JoinFact {
+        public LampOn(Lit lit, double mwPerCm2, int seconds) {
+            this(lit, mwPerCm2, seconds, null);
+        }
+
         @Override
         public void check() {
+            Allowed.optionalText("lampId", lampId, 60);
             Allowed.present("lit", lit);
             Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
             Allowed.between("seconds", seconds, 5, LONGEST_S, "s");

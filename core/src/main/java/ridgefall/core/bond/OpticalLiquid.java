@@ -1,7 +1,6 @@
 package ridgefall.core.bond;
 
 import java.util.Optional;
-import org.locationtech.jts.geom.GeometryFactory;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
 
@@ -54,10 +53,7 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
      */
     public static OpticalLiquid of(DeviceProfile profile, Optional<Supply.Liquid> syringe) {
         double borderMm = profile.document().border().everywhereMm();
-        double areaMm2 = new GeometryFactory()
-                .createPolygon(profile.edge().outline().getCoordinates())
-                .buffer(-borderMm)
-                .getArea();
+        double areaMm2 = Spreading.face(profile).getArea();
         double kg = profile.heat().glass().thicknessMm()
                 * 1e-3
                 * profile.edge().areaMm2()
@@ -95,19 +91,15 @@ public record OpticalLiquid(double areaMm2, double gapMm, double plateN, double 
         return secondsTo(gapMm, dots);
     }
 
-    /** How far a dot reaches after so long, mm from its middle. */
-    public double reachMm(int dots, double seconds) {
-        double thin = gapMm;
-        double thick = STANDS_MM;
-        for (int i = 0; i < 60; i++) {
-            double middle = Math.sqrt(thin * thick);
-            if (secondsTo(middle, dots) > seconds) {
-                thin = middle;
-            } else {
-                thick = middle;
-            }
-        }
-        return Math.sqrt(areaMm2 * gapMm / dots / (Math.PI * thick));
+    /**
+     * When dots have grown until they cover so much, s: what is under the glass stays as much, so they are as thin then as
+     * that area leaves them.
+     *
+     * @param coveredMm2 of the face, none of it twice and nothing outside it
+     */
+    public double secondsToCover(double coveredMm2, int dots) {
+        double thickMm = areaMm2 * gapMm / Math.max(coveredMm2, 1);
+        return thickMm >= STANDS_MM ? 0 : secondsTo(Math.max(gapMm, thickMm), dots);
     }
 
     /** Simpson's rule over the logarithm of the thickness: the last tenths take nearly all of the time. */

@@ -77,6 +77,62 @@ public sealed interface Supply {
         }
     }
 
+    /** Sheets of clear film with a liner on either side. {@code left} in pieces. */
+    record Film(String id, String name, double left, double widthMm, double heightMm, double thicknessMm)
+            implements Supply {
+        @Override
+        public void check() {
+            Supply.check(this, 1000, "pieces");
+            Supply.sheet(widthMm, heightMm);
+            Allowed.between("thicknessMm", thicknessMm, 0.02, 1, "mm");
+        }
+    }
+
+    /**
+     * Presses film in vacuum, then holds it under pressure. {@code left} in pieces.
+     *
+     * @param cycleSeconds that it pumps and presses
+     * @param chamberKPa over the air outside
+     */
+    record Laminator(
+            String id,
+            String name,
+            double left,
+            double widthMm,
+            double heightMm,
+            int cycleSeconds,
+            double chamberKPa,
+            double chamberC)
+            implements Supply {
+        @Override
+        public void check() {
+            Supply.check(this, 10, "pieces");
+            Supply.sheet(widthMm, heightMm);
+            Allowed.between("cycleSeconds", cycleSeconds, 5, 1800, "s");
+            Allowed.between("chamberKPa", chamberKPa, 100, 1000, "kPa");
+            Allowed.between("chamberC", chamberC, 20, 60, "°C");
+        }
+    }
+
+    /**
+     * UV. {@code left} in hours that it is good for.
+     *
+     * @param mwPerCm2 it gave as new, {@code atMm} away
+     */
+    record Lamp(String id, String name, double left, double mwPerCm2, double atMm) implements Supply {
+        @Override
+        public void check() {
+            Supply.check(this, 50_000, "h");
+            Allowed.between("mwPerCm2", mwPerCm2, 1, 2000, "mW/cm²");
+            Allowed.between("atMm", atMm, 5, 500, "mm");
+        }
+
+        /** As new, so far away: a small lamp gives a quarter at twice the distance. */
+        double newAt(double awayMm) {
+            return mwPerCm2 * atMm * atMm / (awayMm * awayMm);
+        }
+    }
+
     /** {@code left} in pieces. */
     record Clamps(String id, String name, double left, double newtons) implements Supply {
         @Override
@@ -89,6 +145,11 @@ public sealed interface Supply {
     private static void check(Supply supply, double most, String unit) {
         Allowed.text("name", supply.name(), 60);
         Allowed.between("left", supply.left(), 0, most, unit);
+    }
+
+    private static void sheet(double widthMm, double heightMm) {
+        Allowed.between("widthMm", widthMm, 10, 500, "mm");
+        Allowed.between("heightMm", heightMm, 10, 500, "mm");
     }
 
     /** Those of one kind, in the order of the shelf. */

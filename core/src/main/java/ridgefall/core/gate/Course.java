@@ -15,10 +15,10 @@ import ridgefall.core.bond.Bead;
 import ridgefall.core.bond.BeadLaying;
 import ridgefall.core.bond.BondFact;
 import ridgefall.core.bond.BondStation;
+import ridgefall.core.bond.FilmJoin;
 import ridgefall.core.bond.GlassJoin;
 import ridgefall.core.bond.JoinFact;
 import ridgefall.core.bond.StripPlan;
-import ridgefall.core.bond.Supply;
 import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.carry.CarryFact;
 import ridgefall.core.carry.CarryStation;
@@ -127,6 +127,8 @@ public final class Course {
             Priming.OPEN,
             GlassJoin.SPREADING,
             GlassJoin.LAMP,
+            FilmJoin.PRESSING,
+            FilmJoin.CHAMBER,
             BeadLaying.SKINNING,
             BeadLaying.WIPING,
             BeadLaying.CURING,
@@ -357,9 +359,9 @@ public final class Course {
         return bond.laidAs(asInBook, state);
     }
 
-    /** The syringe of clear liquid that it would be joined from; empty where the shelf's list has none. */
-    public Optional<Supply.Liquid> liquid() {
-        return bond.liquid();
+    /** What new glass would be joined to the kept panel with. */
+    public GlassJoin.Means joinedWith() {
+        return bond.joinedWith(profile);
     }
 
     /** The bead it would be held by, of the syringe that was chosen. */

@@ -93,6 +93,29 @@ public sealed interface SealFact extends Fact.Of<SealState> {
         }
     }
 
+    /**
+     * A light from the side along one zone of the front.
+     *
+     * @param zone as {@link DustLook#zones} numbers them
+     */
+    record ZoneLooked(int zone, DustLook.Speck found) implements SealFact {
+        @Override
+        public void check() {
+            Allowed.between("zone", zone, 1, 100, "zones");
+            Allowed.present("found", found);
+        }
+
+        @Override
+        public SealState after(SealState before, Entry entry) {
+            return before.looked(zone, found);
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "By low light, zone " + zone + ": " + found.words();
+        }
+    }
+
     /** What holds a bead's front down until it has cured; squeeze-out is wiped meanwhile. */
     record ClampsSet(int clamps, int wipeSeconds) implements SealFact {
         @Override

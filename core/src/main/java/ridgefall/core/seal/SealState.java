@@ -2,6 +2,7 @@ package ridgefall.core.seal;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.detour.DetourFact;
@@ -9,6 +10,7 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsFact;
+import ridgefall.core.seal.DustLook.Speck;
 import ridgefall.core.seal.SealFact.FlushRead;
 
 /**
@@ -16,9 +18,15 @@ import ridgefall.core.seal.SealFact.FlushRead;
  *
  * @param clamps how far a bead's front is with them
  * @param flush readings round the edge, in order of coming
+ * @param dust what a light from the side showed last, zone by zone
  */
-public record SealState(Set<String> coversOff, Optional<Instant> sealedAt, Clamped clamps, List<FlushRead> flush) {
-    static final SealState NOTHING = new SealState(Set.of(), Optional.empty(), Clamped.NOT, List.of());
+public record SealState(
+        Set<String> coversOff,
+        Optional<Instant> sealedAt,
+        Clamped clamps,
+        List<FlushRead> flush,
+        Map<Integer, Speck> dust) {
+    static final SealState NOTHING = new SealState(Set.of(), Optional.empty(), Clamped.NOT, List.of(), Map.of());
 
     enum Clamped {
         NOT,
@@ -39,27 +47,31 @@ public record SealState(Set<String> coversOff, Optional<Instant> sealedAt, Clamp
     }
 
     SealState uncovered(String coverId) {
-        return new SealState(Fold.plus(coversOff, coverId), sealedAt, clamps, flush);
+        return new SealState(Fold.plus(coversOff, coverId), sealedAt, clamps, flush, dust);
     }
 
     SealState sealed(Instant at) {
-        return new SealState(coversOff, Optional.of(at), Clamped.NOT, List.of());
+        return new SealState(coversOff, Optional.of(at), Clamped.NOT, List.of(), dust);
     }
 
     SealState clamped() {
-        return new SealState(coversOff, sealedAt, Clamped.ON, flush);
+        return new SealState(coversOff, sealedAt, Clamped.ON, flush, dust);
     }
 
     SealState wiped() {
-        return new SealState(coversOff, sealedAt, Clamped.WIPED, flush);
+        return new SealState(coversOff, sealedAt, Clamped.WIPED, flush, dust);
     }
 
     SealState unclamped() {
-        return new SealState(coversOff, sealedAt, Clamped.OFF, flush);
+        return new SealState(coversOff, sealedAt, Clamped.OFF, flush, dust);
     }
 
     SealState read(FlushRead reading) {
-        return new SealState(coversOff, sealedAt, clamps, Fold.plus(flush, reading));
+        return new SealState(coversOff, sealedAt, clamps, Fold.plus(flush, reading), dust);
+    }
+
+    SealState looked(int zone, Speck found) {
+        return new SealState(coversOff, sealedAt, clamps, flush, Fold.plus(dust, zone, found));
     }
 
     public boolean coverOff(String coverId) {

@@ -18,6 +18,7 @@ import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.clean.CleanStation;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.intake.IntakeState;
+import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -39,6 +40,7 @@ import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripFact.Count;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.units.Allowed;
 
 /** The last hold point before the irreversible: nothing missing, nothing left in, nothing left on. */
 public final class SealStation implements StationRoom {
@@ -218,8 +220,7 @@ public final class SealStation implements StationRoom {
         if (!IntakeState.of(state).bends().isEmpty()) {
             steps.add(straight(profile, state));
         }
-        steps.add(Checks.check(
-                state, "seal.dust", "No dust, no film, no tool inside", "low light along the glass", "Clean"));
+        steps.add(DustLook.step(profile, state));
         if (!profile.bonded()) {
             steps.addAll(clips(profile, state));
         }
@@ -401,11 +402,16 @@ public final class SealStation implements StationRoom {
             return Screws.holds(f, profile, state);
         }
         if (fact instanceof JobFact.CheckAnswered f) {
-            List<String> ids = new ArrayList<>(List.of("seal.dust", STRAIGHT));
+            List<String> ids = new ArrayList<>(List.of(DustLook.ID, STRAIGHT));
             if (!profile.bonded()) {
                 clips(profile, state).forEach(step -> ids.add(step.id()));
             }
             Checks.known("checkId", f.checkId(), ids);
+            if (f.checkId().equals(DustLook.ID) && f.answer() == Answer.PASS) {
+                return DustLook.holds(state);
+            }
+        } else if (fact instanceof SealFact.ZoneLooked f) {
+            Allowed.between("zone", f.zone(), 1, DustLook.zones(profile).size(), "zones of this front");
         } else if (fact instanceof JobFact.TimerStarted
                 && SealState.of(state).sealedAt().isEmpty()) {
             return List.of(NOT_SEALED);

@@ -139,6 +139,31 @@ class GlassJoinTest {
         assertThat(unmeasured.heldBy(new LampOn(Lit.FACE, 50, 67))).containsExactly("bond.lamp");
     }
 
+    /** As new 80 mW/cm² at 50 mm: a quarter of it, 20, at 100 mm; 12 read there are 60 in 100. */
+    @Test
+    void aLampOfTheShelfIsJudgedByWhatItGaveAsNewAndItsHoursAreCounted() {
+        Supply lamp = new Supply.Lamp("lamp", "lamp", 400, 80, 50);
+        Journey journey = new Journey(ShippedBook.profile("pellow-dial-45"), Journey.withShelf(List.of(lamp)))
+                .untilStep("decide.repair")
+                .append(new RepairAgreed("rebond", null, new BigDecimal("120.00"), "EUR", "Hut at Nine Tarns"))
+                .untilStep("bond.lamp");
+        assertThat(first(journey, "bond.lamp").asks())
+                .extracting(Step.Ask::suggestion)
+                .containsExactly(null, "50");
+        journey.append(new LampRead(12, "lamp", 100.0));
+        assertThat(journey.step("bond.lamp").answer()).isEqualTo("12.0 mW/cm², 60 in 100 of what it gave as new");
+        journey.append(new LampRead(19, "lamp", 100.0));
+        assertThat(journey.step("bond.lamp").answer()).isEqualTo("19.0 mW/cm²");
+        journey.untilStep("bond.lit-face")
+                .append(first(journey, "bond.lit-face").fact());
+        int seconds =
+                ((LampOn) journey.journal().get(journey.journal().size() - 1).fact()).seconds();
+        assertThat(BondState.of(journey.state()).used()).anySatisfy(used -> {
+            assertThat(used.supplyId()).isEqualTo("lamp");
+            assertThat(used.amount()).isEqualTo(seconds / 3600.0);
+        });
+    }
+
     @Test
     void aSyringePastItsDateIsHeldAndALeadMayLetItBy() {
         Fact old = new LiquidLaid(1, 20, LocalDate.of(2026, 3, 1));

@@ -41,17 +41,7 @@ class OpticalLiquidTest {
     }
 
     @Test
-    void nothingOfTheLiquidIsLostWhileItSpreads() {
-        // What is under the glass is as much at the end as at the beginning: π r² h.
-        double atTheEnd = CASE.reachMm(1, 10 * CASE.spreadSeconds(1));
-        assertThat(Math.PI * atTheEnd * atTheEnd * CASE.gapMm()).isCloseTo(172 * 108 * 0.15, within(0.5));
-        assertThat(CASE.reachMm(1, 0)).isCloseTo(Math.sqrt(172 * 108 * 0.15 / (Math.PI * 2)), within(0.01));
-    }
-
-    @Test
-    void itReachesFurtherAsTimeGoesOnAndMoreDotsAreSooner() {
-        assertThat(IntStream.range(0, 30).mapToDouble(i -> CASE.reachMm(1, i * 9)))
-                .isSorted();
+    void moreDotsAreSoonerAndSoIsAStrongerLamp() {
         assertThat(IntStream.rangeClosed(1, 9).mapToDouble(n -> -CASE.spreadSeconds(n)))
                 .isSorted();
         assertThat(DoubleStream.of(1, 5, 20, 80).map(mw -> -CASE.lampSeconds(Lit.FACE, mw, 3)))
