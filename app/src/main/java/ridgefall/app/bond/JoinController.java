@@ -35,6 +35,7 @@ import ridgefall.core.gate.Course;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.OpticalBond;
 
 /** Liquid between glass and panel, as it is reckoned to spread, and what the lamp gave. */
 @RestController
@@ -105,7 +106,7 @@ class JoinController {
      * @param radiometer null where none says anything now
      */
     record JoinView(
-            @Schema(nullable = true) Joining.With with,
+            @Schema(nullable = true) OpticalBond with,
             @Schema(nullable = true) FilmView film,
             List<WetCornerView> corners,
             double ml,

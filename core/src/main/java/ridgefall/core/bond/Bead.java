@@ -126,6 +126,6 @@ public record Bead(double pathMm, double ledgeMm, double gapMm, double needleMm)
         return viscosityPaS
                 * Math.pow(a, 3)
                 / (5 * perM)
-                * (Math.pow(gapMm * 1e-3, -5) - Math.pow(needleMm * 1e-3, -5));
+                * Math.max(0, Math.pow(gapMm * 1e-3, -5) - Math.pow(needleMm * 1e-3, -5));
     }
 }

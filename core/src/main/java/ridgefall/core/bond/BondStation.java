@@ -273,6 +273,11 @@ public final class BondStation implements StationRoom {
         return WhatHolds.bead(profile, state, glue(state));
     }
 
+    /** How long clamps take to press that bead flat, s. */
+    public int sinksSeconds(DeviceProfile profile, JobState state) {
+        return WhatHolds.sinksSeconds(bead(profile, state), glue(state), shelf.get(), BentCorner.of(profile, state));
+    }
+
     /** The syringe that was chosen. */
     public Optional<Supply.Glue> glue(JobState state) {
         return BondState.of(state)

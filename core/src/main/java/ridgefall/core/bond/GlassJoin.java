@@ -20,6 +20,7 @@ import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.OpticalBond;
 
 /** New glass on the panel that was kept: liquid, spread, aligned while wet, hard through the face, then under the ink. */
 public final class GlassJoin {
@@ -64,7 +65,9 @@ public final class GlassJoin {
                     Supply.of(shelf, Supply.Lamp.class).stream()
                             .filter(lamp -> lamp.left() > 0)
                             .findFirst(),
-                    FilmJoin.means(profile, shelf));
+                    profile.document().opticalBonds().contains(OpticalBond.FILM)
+                            ? FilmJoin.means(profile, shelf)
+                            : Optional.empty());
         }
 
         boolean filmSuits() {
@@ -94,13 +97,13 @@ public final class GlassJoin {
     }
 
     private static boolean film(Joining joining) {
-        return joining.with().filter(it -> it == Joining.With.FILM).isPresent();
+        return joining.with().filter(it -> it == OpticalBond.FILM).isPresent();
     }
 
     /** Without a syringe that is in date, film first. */
     private static Step with(Joining joining, Means means) {
-        Choice liquid = Step.go("Liquid and lamp", new JoinFact.JoinedWith(Joining.With.LIQUID));
-        Choice film = Step.go("Film and laminator", new JoinFact.JoinedWith(Joining.With.FILM));
+        Choice liquid = Step.go("Liquid and lamp", new JoinFact.JoinedWith(OpticalBond.LIQUID));
+        Choice film = Step.go("Film and laminator", new JoinFact.JoinedWith(OpticalBond.FILM));
         boolean filmFirst = means.syringe().isEmpty();
         Step step = Step.open(
                 WITH,

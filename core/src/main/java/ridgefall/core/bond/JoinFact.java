@@ -11,6 +11,7 @@ import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
+import ridgefall.core.profile.ProfileDocument.OpticalBond;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -41,7 +42,7 @@ public sealed interface JoinFact extends Fact.Of<Joining>
     }
 
     /** Where both are at hand. */
-    record JoinedWith(Joining.With with) implements JoinFact {
+    record JoinedWith(OpticalBond with) implements JoinFact {
         @Override
         public void check() {
             Allowed.present("with", with);

@@ -12,6 +12,7 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsFact;
+import ridgefall.core.profile.ProfileDocument.OpticalBond;
 
 /**
  * How far new glass has been joined to the panel that was kept.
@@ -23,29 +24,13 @@ import ridgefall.core.parts.PartsFact;
  * @param shoneJ what fell on it so far, J/cm², before glass or ink took their share
  */
 public record Joining(
-        Optional<With> with,
+        Optional<OpticalBond> with,
         Optional<JoinFact.LampRead> lampRead,
         Between between,
         Optional<Lamp> lamp,
         Map<Lit, Double> shoneJ) {
     static final Joining NOTHING =
             new Joining(Optional.empty(), Optional.empty(), new Nothing(), Optional.empty(), Map.of());
-
-    /** What joins glass to a panel. */
-    public enum With {
-        LIQUID("optical liquid and lamp"),
-        FILM("clear film, vacuum and pressure");
-
-        private final String words;
-
-        With(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
 
     sealed interface Between permits Nothing, Liquid, Film {}
 
@@ -117,7 +102,7 @@ public record Joining(
         return through.share(lit) * shoneJ(lit);
     }
 
-    Joining with(With chosen) {
+    Joining with(OpticalBond chosen) {
         return new Joining(Optional.of(chosen), lampRead, new Nothing(), Optional.empty(), Map.of());
     }
 

@@ -32,6 +32,8 @@ public final class WhatHolds {
     private static final double FINEST_BEAD_MM = 0.05;
 
     private static final double USUAL_BEAD_GAP_MM = 0.15;
+    private static final double USUAL_BEAD_PA_S = 500;
+    private static final double USUAL_CLAMP_N = 15;
     private static final int USUAL_SKIN_MINUTES = 8;
     private static final int USUAL_CURE_HOURS = 24;
 
@@ -264,6 +266,8 @@ public final class WhatHolds {
             int skin = fresh.get().skinMinutes();
             if (bead.layingSeconds() > skin * 60 / 2) {
                 against.add("skins in " + skin + " min: too long a way round for one hand");
+            } else if (bead.layingSeconds() + sinksSeconds(bead, fresh, shelf, bent) > skin * 60) {
+                against.add("too stiff for this seat: it skins before clamps have pressed it flat");
             }
         }
         beadOverBends(bead, against);
@@ -306,6 +310,14 @@ public final class WhatHolds {
     /** Along a bead, and closer where the frame is bent. */
     public static int clamps(Bead bead, List<BentCorner> bent) {
         return bead.clamps() + bent.stream().mapToInt(BentCorner::clamps).sum();
+    }
+
+    /** Until the clamps there are have pressed a bead as flat as its seat leaves, s. */
+    public static int sinksSeconds(Bead bead, Optional<Supply.Glue> glue, List<Supply> shelf, List<BentCorner> bent) {
+        double newtons =
+                Supply.clamps(shelf).mapToDouble(Supply.Clamps::newtons).min().orElse(USUAL_CLAMP_N);
+        double paS = glue.map(Supply.Glue::viscosityPaS).orElse(USUAL_BEAD_PA_S);
+        return (int) Math.ceil(Math.min(100_000, bead.pressedSeconds(clamps(bead, bent) * newtons, paS)));
     }
 
     public static int cureHours(Optional<Supply.Glue> glue) {

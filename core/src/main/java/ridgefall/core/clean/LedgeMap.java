@@ -14,6 +14,7 @@ import ridgefall.core.edge.Turn;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.ProfileDocument.Area;
+import ridgefall.core.profile.ProfileDocument.Inside;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.LedgeMaterial;
 
@@ -47,8 +48,11 @@ public record LedgeMap(List<Stretch> stretches, List<KeepOff> keepOffs, double u
             EdgeFeature.Kind.MICROPHONE,
             EdgeFeature.Kind.WINDOW);
 
-    /** What bears it and is folded away all the same. */
-    private static final Set<EdgeFeature.Kind> AWAY = EnumSet.of(EdgeFeature.Kind.CABLE);
+    /** What bears it and is folded or held away all the same. */
+    private static final Set<EdgeFeature.Kind> AWAY = EnumSet.of(EdgeFeature.Kind.CABLE, EdgeFeature.Kind.GROUNDING);
+
+    /** What lies inside and is harmed where a cloth drips on it. */
+    private static final Set<InsideKind> SOFT_INSIDE = EnumSet.of(InsideKind.BATTERY, InsideKind.TAPE);
 
     /** @param near what lies within reach of it, in words */
     public record Stretch(String id, EdgeInterval where, Landmark on, FrameSolvent solvent, List<String> near) {}
@@ -105,14 +109,17 @@ public record LedgeMap(List<Stretch> stretches, List<KeepOff> keepOffs, double u
                         feature.kind() == EdgeFeature.Kind.CAMERA))
                 .forEach(keepOffs::add);
         profile.document().inside().stream()
-                .filter(part -> part.kind() == InsideKind.BATTERY && part.area() != null)
-                .flatMap(part -> battery(profile, part.words().toLowerCase(Locale.ROOT), part.area()).stream())
+                .filter(part -> SOFT_INSIDE.contains(part.kind()) && part.area() != null)
+                .flatMap(part -> inside(profile, part).stream())
                 .forEach(keepOffs::add);
         return List.copyOf(keepOffs);
     }
 
-    /** Where the battery comes within reach of the ledge. */
-    private static List<KeepOff> battery(DeviceProfile profile, String words, Area area) {
+    /** Where it comes within reach of the ledge. */
+    private static List<KeepOff> inside(DeviceProfile profile, Inside part) {
+        String id = part.kind() == InsideKind.BATTERY ? "battery" : part.id();
+        String words = part.words().toLowerCase(Locale.ROOT);
+        Area area = part.area();
         List<Coordinate> points = everyMm(profile.edge());
         int n = points.size();
         boolean[] near = new boolean[n];
@@ -131,7 +138,7 @@ public record LedgeMap(List<Stretch> stretches, List<KeepOff> keepOffs, double u
             if (to > from) {
                 double inward = Arrays.stream(apart, from, to).min().orElseThrow();
                 found.add(new KeepOff(
-                        "battery-" + (found.size() + 1),
+                        id + "-" + (found.size() + 1),
                         words,
                         new EdgeInterval(from, to - from),
                         Math.floor(inward),

@@ -35,7 +35,8 @@ public record EdgeFeature(
         CLIP("clip"),
         GASKET("gasket"),
         WINDOW("window"),
-        NOTCH("notch");
+        NOTCH("notch"),
+        GROUNDING("grounding tab");
 
         private final String words;
 

@@ -34,7 +34,8 @@ public final class ProfileCheck {
             EdgeFeature.Kind.MICROPHONE,
             EdgeFeature.Kind.PORT,
             EdgeFeature.Kind.CLIP,
-            EdgeFeature.Kind.NOTCH);
+            EdgeFeature.Kind.NOTCH,
+            EdgeFeature.Kind.GROUNDING);
     /** Kinds a tool cuts or tears: how deep it may go beside them must be known. */
     private static final Set<EdgeFeature.Kind> NEED_DEPTH =
             EnumSet.of(EdgeFeature.Kind.CABLE, EdgeFeature.Kind.KEY, EdgeFeature.Kind.ANTENNA);

@@ -33,6 +33,8 @@ public record UsualFeature(
             case CLIP -> new UsualFeature(kind, "clip", 8, 3.0, 0.3, "clip breaks: order a front with clips", false);
             case GASKET -> new UsualFeature(kind, "gasket", 60, null, 0.2, "no longer splash-proof", false);
             case WINDOW -> new UsualFeature(kind, "loudspeaker window", 16, 2.0, 0.2, "rattling speaker", true);
+            case GROUNDING ->
+                new UsualFeature(kind, "grounding tab", 6, 1.5, 0.4, "touch that jumps, weak reception", false);
             case NOTCH -> new UsualFeature(kind, "notch", 12, null, 0.1, "a scratch", true);
         };
     }

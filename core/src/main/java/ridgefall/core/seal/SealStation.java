@@ -136,7 +136,8 @@ public final class SealStation implements StationRoom {
                 "seal.clamps",
                 Station.SEAL,
                 clamps + " clamps, one every {mm:" + Math.round(bead.clampEveryMm()) + "}",
-                "corners first, a soft pad under each, none over a bare place; closer where it is bent",
+                "corners first, a soft pad under each, none over a bare place; flush after about {s:"
+                        + bond.sinksSeconds(profile, state) + "}",
                 Step.go("Clamps on", new SealFact.ClampsSet(clamps, WIPE_S)));
         Step wiped = Step.open(
                 "seal.wiped",

@@ -15,7 +15,6 @@ import ridgefall.core.bond.FilmFact.OutOfTheLaminator;
 import ridgefall.core.bond.FilmFact.PressedInVacuum;
 import ridgefall.core.bond.FilmFact.UnderPressure;
 import ridgefall.core.bond.JoinFact.JoinedWith;
-import ridgefall.core.bond.Joining.With;
 import ridgefall.core.decide.DecideFact.RepairAgreed;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.job.Answer;
@@ -23,6 +22,7 @@ import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Step;
+import ridgefall.core.profile.ProfileDocument.OpticalBond;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveState;
 
@@ -47,7 +47,7 @@ class FilmJoinTest {
 
     private static Journey pressed() {
         return atTheGlass(FILM, PRESS, LIQUID)
-                .append(new JoinedWith(With.FILM))
+                .append(new JoinedWith(OpticalBond.FILM))
                 .append(new FilmLaid("film"))
                 .append(ALIGNED)
                 .append(new PressedInVacuum(90))
@@ -118,7 +118,7 @@ class FilmJoinTest {
 
     @Test
     void nothingIsPressedBeforeItIsAlignedNorUnderPressureBeforeItWasPressed() {
-        Journey journey = atTheGlass(FILM, PRESS, LIQUID).append(new JoinedWith(With.FILM));
+        Journey journey = atTheGlass(FILM, PRESS, LIQUID).append(new JoinedWith(OpticalBond.FILM));
         assertThat(journey.heldBy(new PressedInVacuum(90))).containsExactly("bond.film");
         journey.append(new FilmLaid("film"));
         assertThat(journey.heldBy(new PressedInVacuum(90))).containsExactly("bond.aligned");

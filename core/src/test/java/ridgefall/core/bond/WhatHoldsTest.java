@@ -136,6 +136,24 @@ class WhatHoldsTest {
                 .containsExactly("7 clamps, the shelf has 3");
     }
 
+    /**
+     * By hand, at 0.1 mm of seat, 7 weak clamps of 1 N round about half a metre: 14 N/m; 5000 · (2.827e-7)³ / (5 · 14) · 1e20 = 160 s of
+     * sinking, after 88 s of laying, against 240 s of skin. With 15 N it takes a fifteenth.
+     */
+    @Test
+    void glueTooStiffForItsSeatAndClampsSkinsBeforeItIsFlat() {
+        Supply.Glue stiff = new Supply.Glue("glue", "stiff glue", 12, 0.6, 4, 24, 5000, LocalDate.of(2026, 9, 1));
+        Supply.Clamps weak = new Supply.Clamps("clamps", "weak clamps", 24, 1);
+        String tooStiff = "too stiff for this seat: it skins before clamps have pressed it flat";
+        SeatMeasured shallow = new SeatMeasured(1.0, 0.9);
+        assertThat(way(atTheChoice("sillery-satchel-7", stiff, weak).append(shallow), HeldBy.BEAD)
+                        .against())
+                .contains(tooStiff);
+        assertThat(way(atTheChoice("sillery-satchel-7", stiff, CLAMPS).append(shallow), HeldBy.BEAD)
+                        .against())
+                .doesNotContain(tooStiff);
+    }
+
     @Test
     void aCaliperThatFindsTheFrontTooThickLeavesNothingThatWouldStandProud() {
         Journey journey = atTheChoice("marrowby-quire-11", WIDE, GLUE, CLAMPS).append(new SeatMeasured(0.95, 0.90));

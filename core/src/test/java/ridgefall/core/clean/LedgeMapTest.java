@@ -11,6 +11,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import ridgefall.core.clean.LedgeMap.Stretch;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Which solvent where, by what is near. */
 class LedgeMapTest {
@@ -107,6 +109,33 @@ class LedgeMapTest {
                 .satisfies(battery -> assertThat(battery.inwardMm()).isEqualTo(3));
         assertThat(of("marrowby-quire-11").keepOffs())
                 .noneMatch(keepOff -> keepOff.words().equals("battery"));
+    }
+
+    /** Film and tape inside are soft as a battery's is; a spring that earths the panel bears solvent and bends. */
+    @Test
+    void innerTapeIsKeptOffAndAGroundingTabHeldAway() {
+        assertThat(of("brackenholt-tarn-10").keepOffs())
+                .filteredOn(keepOff -> keepOff.words().equals("tape over the plugs"))
+                .singleElement()
+                .satisfies(tape -> assertThat(tape.soft()).isTrue());
+        DeviceProfile tabbed = DeviceProfile.of(
+                ShippedBook.changed("marrowby-quire-11", document -> {
+                    ObjectNode tab = ((ObjectNode) document.get("features").get(0)).deepCopy();
+                    tab.put("id", "tab-1").put("kind", "GROUNDING").put("words", "grounding tab");
+                    tab.put("fromMm", 600.0).put("lengthMm", 6.0);
+                    ((ArrayNode) document.get("features")).add(tab);
+                }),
+                1,
+                null);
+        assertThat(LedgeMap.of(tabbed).keepOffs())
+                .filteredOn(keepOff -> keepOff.words().equals("grounding tab"))
+                .singleElement()
+                .satisfies(tab -> assertThat(tab.soft()).isFalse());
+        assertThat(LedgeMap.of(tabbed).stretches())
+                .extracting(Stretch::solvent)
+                .isEqualTo(of("marrowby-quire-11").stretches().stream()
+                        .map(Stretch::solvent)
+                        .toList());
     }
 
     @Test
