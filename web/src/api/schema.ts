@@ -1977,7 +1977,8 @@ export interface components {
         | "CLIP"
         | "GASKET"
         | "WINDOW"
-        | "NOTCH";
+        | "NOTCH"
+        | "GROUNDING";
       words: string;
       /** Format: double */
       fromMm: number;
@@ -3470,7 +3471,8 @@ export interface components {
         | "CLIP"
         | "GASKET"
         | "WINDOW"
-        | "NOTCH";
+        | "NOTCH"
+        | "GROUNDING";
       words: string;
       /** Format: double */
       fromMm: number;
@@ -3760,7 +3762,8 @@ export interface components {
         | "CLIP"
         | "GASKET"
         | "WINDOW"
-        | "NOTCH";
+        | "NOTCH"
+        | "GROUNDING";
       words: string;
       /** Format: double */
       lengthMm: number;
@@ -4581,6 +4584,7 @@ export interface components {
        * @enum {string}
        */
       type: "PrimerDry";
+      until: string | null;
     };
     Promised: {
       /** Format: date */
@@ -7368,6 +7372,7 @@ export const featureViewKindValues: ReadonlyArray<
   "GASKET",
   "WINDOW",
   "NOTCH",
+  "GROUNDING",
 ];
 export const markViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["MarkView"]["kind"]
@@ -7663,6 +7668,7 @@ export const featureKindValues: ReadonlyArray<
   "GASKET",
   "WINDOW",
   "NOTCH",
+  "GROUNDING",
 ];
 export const frontHoldingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Front"]["holding"]
@@ -7797,6 +7803,7 @@ export const usualFeatureKindValues: ReadonlyArray<
   "GASKET",
   "WINDOW",
   "NOTCH",
+  "GROUNDING",
 ];
 export const benchTimerWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]

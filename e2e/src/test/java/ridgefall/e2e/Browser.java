@@ -252,6 +252,11 @@ final class Browser implements AutoCloseable {
         clickFirst("//*[self::button or self::a or @role='menuitem'][contains(normalize-space(.), \"" + text + "\")]");
     }
 
+    /** Clicks something drawn, by what it is called for those who don't see it. */
+    void clickLabelled(String label) {
+        clickFirst("//*[@role='button'][contains(@aria-label, \"" + label + "\")]");
+    }
+
     /** Clicks a button in the row of a list or table that names something. */
     void clickIn(String row, String text) {
         clickFirst("//*[self::li or self::tr][contains(., \"" + row + "\")]//button[contains(normalize-space(.), \""
@@ -700,13 +705,22 @@ final class Browser implements AutoCloseable {
 
     /** When the soak of the job on the screen ends by its journal, s since 1970. */
     double soakEndsAt() {
+        return endsAt("timer.warmth === 'RISING'");
+    }
+
+    /** When a clock of this job runs out, s. */
+    double clockEndsAt(String kind) {
+        return endsAt("timer.kind === '" + kind + "'");
+    }
+
+    private double endsAt(String which) {
         return ((Number) driver.executeAsyncScript("""
                 const [path, done] = arguments;
                 fetch('/api' + path).then((answer) => answer.json()).then((job) => {
-                  const soak = job.timers.find((timer) => timer.warmth === 'RISING');
-                  done(Date.parse(soak.startedAt) / 1000 + soak.seconds);
+                  const clock = job.timers.find((timer) => %s);
+                  done(clock ? Date.parse(clock.startedAt) / 1000 + clock.seconds : -1);
                 });
-                """, path())).doubleValue();
+                """.formatted(which), path())).doubleValue();
     }
 
     /** Waits until the large timer, read together with the clock, says the same to the second. */

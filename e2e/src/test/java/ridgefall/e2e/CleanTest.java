@@ -60,4 +60,27 @@ class CleanTest {
         bench.click("Laid flat");
         bench.awaitText("The primer is still wet");
     }
+
+    /** Taken from the bench as it was left two hours ago. */
+    @Test
+    void primerThatRanOutIsAskedForAgainBeforeAnythingIsLaidOnIt(Visit visit) {
+        Browser bench = visit.browser().signIn();
+        bench.click("School at Ferrow");
+        bench.awaitStep("clean.primer");
+        bench.awaitText("Primer's open time is over: prime again");
+        bench.station("Bond");
+        bench.click("What will hold it");
+        bench.click("Strips from the roll");
+        bench.click("How the strips end");
+        bench.click("butted");
+        bench.awaitAnswers();
+        bench.click("× 2.0 mm, camera edge");
+        bench.click("Laid");
+        bench.awaitText("The primer's open time is over: prime again");
+        bench.click("Seen");
+        bench.goOn();
+        bench.awaitText("Primer dries");
+        bench.reload();
+        bench.awaitText("Primer dries");
+    }
 }

@@ -163,6 +163,41 @@ class KilledServersTest {
         bench.awaitStep("carry.stylus-data");
     }
 
+    /** Wet stretches, liquid under glass and film under pressure, each on its own clock, on two screens. */
+    @Test
+    void clocksOfStretchesLiquidAndFilmsRunOnThroughAKill(Visit visit, Product product) {
+        Browser wet = visit.browser().asAnsa().takeIn("Killed ledge", "cracked").skipTo("clean.drying");
+        Browser liquid = atTheGlass(visit, "Killed liquid");
+        liquid.tap(" ");
+        liquid.skipTo("bond.spread");
+        double spreads = liquid.clockEndsAt("SPREADING");
+        Browser film = atTheGlass(visit, "Killed film");
+        film.tap("2");
+        film.awaitStep("bond.film");
+        film.skipTo("bond.chamber");
+        film.goOn();
+        film.type("acrossMm", "0.5");
+        film.awaitText("and all smaller ones");
+        double pressed = film.clockEndsAt("PRESSURE_CHAMBER");
+        double dries = wet.clockEndsAt("DRYING");
+        assertThat(dries).isPositive();
+        product.killApp();
+        assertThat(product.start()).contains("is running at");
+        film.reload();
+        film.awaitTimerEndsAt(pressed);
+        assertThat(liquid.clockEndsAt("SPREADING")).isEqualTo(spreads);
+        assertThat(wet.clockEndsAt("DRYING")).isEqualTo(dries);
+        wet.open(film.path());
+        wet.awaitTimerEndsAt(pressed);
+    }
+
+    private static Browser atTheGlass(Visit visit, String owner) {
+        return visit.browser()
+                .asAnsa()
+                .takeIn("Pellow Dial 45", owner, "cracked")
+                .skipTo("bond.joined-with");
+    }
+
     private static Browser atSoak(Browser screen, String owner) {
         return screen.takeIn(owner, "cracked").skipTo("heat.soak");
     }

@@ -170,6 +170,13 @@ class DemoData implements ApplicationRunner {
                 "Glass shattered, payment still works",
                 at(Station.DECIDE),
                 new IntakeFact.FrontSeen(FrontCondition.SHATTERED));
+        // Primed before lunch, and lunch took its time.
+        job(
+                "sillery-satchel-7",
+                null,
+                "School at Ferrow, class set",
+                "Fell off a desk: cracked, touch works",
+                step -> step.id().equals("bond.held"));
         LOG.info("demo data loaded");
     }
 

@@ -117,6 +117,7 @@ public class ApiDescription {
             new String[] {"BeadLaid", "supplyId"},
             new String[] {"StripLaid", "rollId"},
             new String[] {"StripLaid", "usedMm"},
+            new String[] {"PrimerDry", "until"},
             new String[] {"LampRead", "lampId"},
             new String[] {"LampRead", "awayMm"},
             new String[] {"LampOn", "lampId"},

@@ -51,7 +51,6 @@ final class FieldWords {
             Map.entry("chamberKPa", "pressure of the chamber"),
             Map.entry("chamberC", "warmth of the chamber"),
             Map.entry("kPa", "pressure"),
-            Map.entry("celsius", "warmth"),
             Map.entry("newtons", "force"),
             Map.entry("skinMinutes", "skins over"),
             Map.entry("cureHours", "cures"),

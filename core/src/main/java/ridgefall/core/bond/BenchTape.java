@@ -148,6 +148,10 @@ public final class BenchTape {
                         profile.openingRadiusMm(),
                         PerSide.all(widest)),
                 PerSide.all(width),
+                rollsMm.stream()
+                        .filter(w -> w <= width)
+                        .sorted(Comparator.reverseOrder())
+                        .toList(),
                 MARGIN_MM,
                 1,
                 0.5,

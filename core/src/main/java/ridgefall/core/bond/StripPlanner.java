@@ -29,11 +29,13 @@ import ridgefall.core.units.Allowed;
  * @param leastPieceMm shorter pieces are not worth laying
  * @param wasteMm roll lost with every piece
  * @param safety factor taken off the shear strength
+ * @param cornerMm tapes to go round corners with, the widest first: beside its straights a corner leaves less to turn on
  * @param loadC temperature the hold is computed for: warm use weakens tape
  */
 public record StripPlanner(
         Ledge ledge,
         PerSide tapeMm,
+        List<Double> cornerMm,
         double marginMm,
         double cornerGapMm,
         double clearanceMm,
@@ -66,6 +68,7 @@ public record StripPlanner(
                     "mm, the ledge less the margin");
         }
         cutOuts = List.copyOf(cutOuts);
+        cornerMm = List.copyOf(cornerMm);
     }
 
     public StripPlan plan(TapeSchool school) {
@@ -177,15 +180,16 @@ public record StripPlanner(
     private List<Strip> chords(Side side) {
         Landmark corner = side.clockwiseCorner();
         double outer = ledge.radiusMm() - marginMm;
-        double width = Math.min(tapeMm.of(side), tapeMm.of(side.next()));
-        if (!on(corner).isEmpty() || outer <= width) {
+        if (!on(corner).isEmpty()) {
             return List.of();
         }
         Geometry bed = ledge.area().buffer(HAIR_MM);
-        for (int count = 1; 2 * outer * Math.sin(Math.PI / 4 / count) >= leastPieceMm; count++) {
-            List<Strip> row = row(corner, count, outer, width);
-            if (row.stream().allMatch(strip -> bed.covers(polygon(strip.outline())))) {
-                return row;
+        for (double width : cornerMm) {
+            for (int count = 1; width < outer && 2 * outer * Math.sin(Math.PI / 4 / count) >= leastPieceMm; count++) {
+                List<Strip> row = row(corner, count, outer, width);
+                if (row.stream().allMatch(strip -> bed.covers(polygon(strip.outline())))) {
+                    return row;
+                }
             }
         }
         return List.of();

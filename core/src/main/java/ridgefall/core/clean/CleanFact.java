@@ -1,5 +1,6 @@
 package ridgefall.core.clean;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -241,9 +242,14 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
     /**
      * Dry to the touch.
      *
-     * @param seconds left to tape on it
+     * @param seconds left to tape on it, said the moment it was reckoned dry
+     * @param until when it is no good any more, however late somebody says that it is dry; null in older journals
      */
-    record PrimerDry(int seconds) implements CleanFact {
+    record PrimerDry(int seconds, Instant until) implements CleanFact {
+        public PrimerDry(int seconds) {
+            this(seconds, null);
+        }
+
         @Override
         public void check() {
             Allowed.between("seconds", seconds, 60, Priming.OPEN_S, "s");
@@ -256,7 +262,7 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
 
         @Override
         public Timer.Change timers() {
-            return Timer.Change.start(new Timer.Start(Priming.OPEN, seconds), Priming.DRYING.id());
+            return Timer.Change.start(new Timer.Start(Priming.OPEN, seconds, until), Priming.DRYING.id());
         }
 
         @Override

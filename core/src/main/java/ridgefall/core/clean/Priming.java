@@ -58,7 +58,7 @@ public final class Priming {
                             Step.go(
                                     "Dry",
                                     new CleanFact.PrimerDry(
-                                            OPEN_S - drying.get().seconds())))
+                                            OPEN_S - drying.get().seconds(), laid.openUntil())))
                     .waiting(drying.get().seq());
         }
         return !laid.covered() && now.isAfter(laid.openUntil())

@@ -1,5 +1,6 @@
 package ridgefall.core.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 
@@ -19,10 +20,30 @@ public record Timer(String id, String kind, long seq, Instant startedAt, int sec
         return new Timer(id, kind, seq, startedAt, seconds, at);
     }
 
-    /** A clock to start; one of the same id that runs is stopped. */
-    public record Start(String id, String kind, int seconds) {
+    /**
+     * A clock to start; one of the same id that runs is stopped.
+     *
+     * @param until when it runs out whenever it is started; null where that follows from its seconds
+     */
+    public record Start(String id, String kind, int seconds, Instant until) {
+        public Start(String id, String kind, int seconds) {
+            this(id, kind, seconds, null);
+        }
+
         public Start(TimerKind kind, int seconds) {
-            this(kind.id(), kind.id(), seconds);
+            this(kind, seconds, null);
+        }
+
+        public Start(TimerKind kind, int seconds, Instant until) {
+            this(kind.id(), kind.id(), seconds, until);
+        }
+
+        private Timer at(Entry entry) {
+            Instant from = entry.happenedAt();
+            int runs = until == null
+                    ? seconds
+                    : (int) Math.max(0, Duration.between(from, until).toSeconds());
+            return new Timer(id, kind, entry.seq(), from, runs, null);
         }
     }
 
@@ -52,8 +73,7 @@ public record Timer(String id, String kind, long seq, Instant startedAt, int sec
                     .map(timer -> timer.running() && ends(timer) ? timer.stopped(entry.happenedAt()) : timer)
                     .toList();
             for (Start start : starts) {
-                after = Fold.plus(
-                        after, new Timer(start.id, start.kind, entry.seq(), entry.happenedAt(), start.seconds, null));
+                after = Fold.plus(after, start.at(entry));
             }
             return after;
         }

@@ -24,6 +24,7 @@ class StripPlannerTest {
     private static final StripPlanner CASE_A = new StripPlanner(
             new Ledge(248, 178, 18, 15, PerSide.all(3)),
             PerSide.all(2),
+            List.of(2.0),
             0.3,
             1,
             0.5,
@@ -36,6 +37,7 @@ class StripPlannerTest {
     private static final StripPlanner CASE_B = new StripPlanner(
             new Ledge(160, 100, 0, 0, new PerSide(4, 3, 4, 3)),
             new PerSide(3, 2, 3, 2),
+            List.of(2.0),
             0.5,
             1,
             0.5,
@@ -116,6 +118,28 @@ class StripPlannerTest {
         assertThat(first.outline().get(3).y).isCloseTo(0.3 + 2 / Math.cos(Math.PI / 12), within(1e-9));
     }
 
+    /** Tape as wide as the ledge leaves can't turn on it: round the corners a narrower one goes. */
+    @Test
+    void whereTheTapeFillsTheLedgeANarrowerOneGoesRoundItsCorners() {
+        StripPlanner full = new StripPlanner(
+                CASE_A.ledge(),
+                PerSide.all(2.7),
+                List.of(2.7, 2.0, 1.0),
+                0.3,
+                1,
+                0.5,
+                5,
+                5,
+                List.of(),
+                CASE_A.adhesive(),
+                3,
+                40);
+        assertThat(full.plan(TapeSchool.CHORDS).strips())
+                .filteredOn(strip -> strip.on().isCorner())
+                .hasSize(12)
+                .allMatch(strip -> strip.widthMm() == 2.0);
+    }
+
     @Test
     void aCornerThatHasSomethingInItStaysBare() {
         StripPlanner planner = with(new Skip(Landmark.TOP_LEFT, 0, 28, "microphone stays clear"));
@@ -137,7 +161,18 @@ class StripPlannerTest {
 
     private static StripPlanner with(Skip... skips) {
         return new StripPlanner(
-                CASE_A.ledge(), CASE_A.tapeMm(), 0.3, 1, 0.5, 5, 5, List.of(skips), CASE_A.adhesive(), 3, 40);
+                CASE_A.ledge(),
+                CASE_A.tapeMm(),
+                CASE_A.cornerMm(),
+                0.3,
+                1,
+                0.5,
+                5,
+                5,
+                List.of(skips),
+                CASE_A.adhesive(),
+                3,
+                40);
     }
 
     @Test
@@ -154,7 +189,18 @@ class StripPlannerTest {
     @Test
     void tapeWiderThanTheLedgeIsRefused() {
         assertThatThrownBy(() -> new StripPlanner(
-                        CASE_A.ledge(), PerSide.all(2.8), 0.3, 1, 0.5, 5, 5, List.of(), CASE_A.adhesive(), 3, 40))
+                        CASE_A.ledge(),
+                        PerSide.all(2.8),
+                        List.of(),
+                        0.3,
+                        1,
+                        0.5,
+                        5,
+                        5,
+                        List.of(),
+                        CASE_A.adhesive(),
+                        3,
+                        40))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("tapeMm is 2.8; allowed: 0.3 to 2.7 mm");
     }

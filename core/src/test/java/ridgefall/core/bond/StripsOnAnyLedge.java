@@ -14,6 +14,7 @@ public final class StripsOnAnyLedge {
     public static final StripPlanner WITH_THIRTY_WINDOWS = new StripPlanner(
             new Ledge(248, 178, 18, 15, PerSide.all(3)),
             PerSide.all(2),
+            List.of(2.0),
             0.3,
             1,
             0.5,

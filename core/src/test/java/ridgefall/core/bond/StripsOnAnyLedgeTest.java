@@ -45,9 +45,11 @@ class StripsOnAnyLedgeTest {
             skips.add(new Skip(
                     side.landmark(), from, Math.min(long_, from + 2 + random.nextDouble() * 20), "window " + i));
         }
+        double tape = 1 + random.nextDouble() * (ledge - MARGIN_MM - 1);
         return new StripPlanner(
                 new Ledge(width, height, radius, Math.max(0, radius - ledge), PerSide.all(ledge)),
-                PerSide.all(1 + random.nextDouble() * (ledge - MARGIN_MM - 1)),
+                PerSide.all(tape),
+                List.of(tape, tape / 2),
                 MARGIN_MM,
                 1,
                 CLEARANCE_MM,

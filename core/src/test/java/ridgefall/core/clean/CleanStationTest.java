@@ -177,7 +177,12 @@ class CleanStationTest {
         assertThat(at(journey, primed.plusSeconds(144)).holds(strip))
                 .extracting(Hold::because)
                 .contains("The primer is still wet");
-        Course dry = at(journey.append(new CleanFact.PrimerDry(3455)), primed.plusSeconds(3599));
+        journey.append(journey.step("clean.primer").choices().get(0).fact());
+        assertThat(journey.state().timer(Priming.OPEN))
+                .as("said 20 s after it was primed, its clock ends an hour after it was primed all the same")
+                .hasValueSatisfying(clock -> assertThat(clock.startedAt().plusSeconds(clock.seconds()))
+                        .isEqualTo(primed.plusSeconds(3600)));
+        Course dry = at(journey, primed.plusSeconds(3599));
         assertThat(dry.holds(strip)).isEmpty();
         Course old = at(journey, primed.plusSeconds(3601));
         assertThat(old.holds(strip)).extracting(Hold::because).contains("The primer's open time is over: prime again");
