@@ -26,7 +26,7 @@ export function DustPanel({ job, record, view, onView }: PanelProps) {
     zones.find((zone) => zone.found === null) ??
     zones[0];
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_17rem] items-center gap-5">
+    <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_17rem] lg:grid-rows-1">
       <div className="relative h-full min-h-0">
         <OpenDevice
           edge={edge}
@@ -68,13 +68,13 @@ export function DustPanel({ job, record, view, onView }: PanelProps) {
               </p>
             )}
             {!job.closed && (
-              <div className="mt-4 grid gap-2">
+              <div className="mt-4 flex flex-wrap gap-2 lg:grid">
                 {there.choices.map((choice) => (
                   <Button
                     key={choice.label}
                     look={choice.tone === "GO" ? "lamp" : "plain"}
                     disabled={!choice.mine}
-                    className="min-h-12 text-left text-xl"
+                    className="min-h-12 text-left lg:text-xl"
                     onClick={() => {
                       setTapped(null);
                       void record(choice.fact, choice.label);
@@ -87,7 +87,7 @@ export function DustPanel({ job, record, view, onView }: PanelProps) {
             )}
           </>
         )}
-        <p className="mt-4 leading-snug text-quiet">
+        <p className="mt-4 hidden leading-snug text-quiet lg:block">
           Turn the front against the light once more before it goes down; films off last.
         </p>
       </div>

@@ -709,8 +709,8 @@ final class Browser implements AutoCloseable {
     }
 
     /** When a clock of this job runs out, s. */
-    double clockEndsAt(String kind) {
-        return endsAt("timer.kind === '" + kind + "'");
+    double clockEndsAt(String words) {
+        return endsAt("timer.words === '" + words + "'");
     }
 
     private double endsAt(String which) {

@@ -78,6 +78,9 @@ class CleanTest {
         bench.click("Laid");
         bench.awaitText("The primer's open time is over: prime again");
         bench.click("Seen");
+        bench.awaitText("Back to Clean");
+        bench.goOn();
+        bench.awaitText("too long: prime again before tape");
         bench.goOn();
         bench.awaitText("Primer dries");
         bench.reload();

@@ -92,15 +92,15 @@ class HoldTest {
         bench.awaitText("for a bubble of 0.50 mm and all smaller ones");
         bench.reload();
         bench.awaitText("Under pressure");
-        bench.tap("2");
+        bench.click("One is left: on again");
         bench.type("acrossMm", "0.5");
         bench.awaitText("it has not become smaller: dust");
-        bench.tap("3");
+        bench.click("Off again");
         bench.type("reason", "dust");
         bench.awaitStep("bond.joined-with");
         bench.tap(Keys.SPACE);
         bench.skipTo("bond.spread");
-        bench.awaitText("Tap each corner as it gets there");
+        bench.awaitText("tap each corner as it gets there");
         bench.clickLabelled("upper strap edge and crown edge: ");
         bench.awaitText("wet");
         bench.goOn();

@@ -166,11 +166,12 @@ class KilledServersTest {
     /** Wet stretches, liquid under glass and film under pressure, each on its own clock, on two screens. */
     @Test
     void clocksOfStretchesLiquidAndFilmsRunOnThroughAKill(Visit visit, Product product) {
-        Browser wet = visit.browser().asAnsa().takeIn("Killed ledge", "cracked").skipTo("clean.drying");
+        Browser wet = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Killed ledge", "cracked");
+        wet.skipTo("clean.wiped").goOn();
         Browser liquid = atTheGlass(visit, "Killed liquid");
         liquid.tap(" ");
         liquid.skipTo("bond.spread");
-        double spreads = liquid.clockEndsAt("SPREADING");
+        double spreads = liquid.clockEndsAt("Optical liquid spreads");
         Browser film = atTheGlass(visit, "Killed film");
         film.tap("2");
         film.awaitStep("bond.film");
@@ -178,15 +179,15 @@ class KilledServersTest {
         film.goOn();
         film.type("acrossMm", "0.5");
         film.awaitText("and all smaller ones");
-        double pressed = film.clockEndsAt("PRESSURE_CHAMBER");
-        double dries = wet.clockEndsAt("DRYING");
+        double pressed = film.clockEndsAt("Under pressure");
+        double dries = wet.clockEndsAt("Solvent drying");
         assertThat(dries).isPositive();
         product.killApp();
         assertThat(product.start()).contains("is running at");
         film.reload();
         film.awaitTimerEndsAt(pressed);
-        assertThat(liquid.clockEndsAt("SPREADING")).isEqualTo(spreads);
-        assertThat(wet.clockEndsAt("DRYING")).isEqualTo(dries);
+        assertThat(liquid.clockEndsAt("Optical liquid spreads")).isEqualTo(spreads);
+        assertThat(wet.clockEndsAt("Solvent drying")).isEqualTo(dries);
         wet.open(film.path());
         wet.awaitTimerEndsAt(pressed);
     }

@@ -325,7 +325,11 @@ public final class BondStation implements StationRoom {
                 SCHOOL,
                 Station.BOND,
                 "How the strips end at the corners",
-                "the first holds most" + bent(profile, state),
+                "the first holds most of those in long pieces"
+                        + (plans.stream().anyMatch(plan -> plan.school() == TapeSchool.CHORDS)
+                                ? "; chords close the corners too"
+                                : "")
+                        + bent(profile, state),
                 schools);
         Optional<TapeSchool> school = BondState.of(state).school();
         List<Step> steps = new ArrayList<>();

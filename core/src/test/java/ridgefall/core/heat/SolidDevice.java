@@ -529,6 +529,32 @@ final class SolidDevice {
         return hottest;
     }
 
+    /** Of the panel, what lies no further in than so much from the outline: the edge that hot air endangers. */
+    double panelWithin(double mm, int i) {
+        int from = GLASS + (stack.fused() ? OPTICAL : 0);
+        double hottest = 0;
+        for (int k = from; k < from + DISPLAY; k++) {
+            hottest = Math.max(hottest, hottestWithin(mm, border, k, i));
+        }
+        return hottest;
+    }
+
+    /** The same of the glass's face. */
+    double glassFaceWithin(double mm, int i) {
+        return hottestWithin(mm, 0, 0, i);
+    }
+
+    private double hottestWithin(double mm, int firstStrip, int cell, int i) {
+        double hottest = 0;
+        for (int j = firstStrip; j < front.length && stripMm[j] <= mm; j++) {
+            double here = front[j][cell][i];
+            double share = (mm - stripMm[j]) / (stripMm[j + 1] - stripMm[j]);
+            double there = here + Math.min(1, share) * (front[j + 1][cell][i] - here);
+            hottest = Math.max(hottest, Math.max(here, there));
+        }
+        return hottest;
+    }
+
     double frame(int i) {
         return frame[i];
     }
