@@ -1,0 +1,187 @@
+package ridgefall.core.test;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+import ridgefall.core.test.TouchTrace.Sample;
+import ridgefall.core.test.TouchTrace.Screen;
+import ridgefall.core.test.TouchTrace.Stroke;
+
+/**
+ * One stroke that was meant to be straight: total least squares, the angle {@code ½ atan2(2 s_xy, s_xx − s_yy)}; beside it a quadratic is
+ * taken off, which is a bent ruler or an arm, and of what is left the strongest wave between 2 and 20 mm is
+ * {@code 2 |mean(d e^(−2πi s/λ))|}.
+ *
+ * @param lengthMm along it
+ * @param rmsMm off the straight line; means something for ruler lines only
+ * @param wave the strongest
+ * @param mmPerS at which it was drawn
+ * @param medianMs between samples
+ * @param breaks where it was lost or leapt
+ */
+public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS, double medianMs, List<Break> breaks) {
+    private static final double SHORTEST_MM = 2;
+    private static final double LONGEST_MM = 20;
+
+    /** Of a wavelength to the next: much finer than a line of several decimetres can tell apart. */
+    private static final double STEP = 1.01;
+
+    private static final double LOST = 2.5;
+    private static final double LEAP_MM = 3;
+
+    /** Off the line by that much the finger was elsewhere, not only ahead. */
+    private static final double BESIDE_MM = 2;
+
+    private static final Wave NONE = new Wave(SHORTEST_MM, 0);
+
+    /** Fewer make no line. */
+    static final int LEAST_SAMPLES = 12;
+
+    /** @param amplitudeMm half of what it swings from side to side */
+    public record Wave(double periodMm, double amplitudeMm) {
+        /** How often a hand would have to shake for it. */
+        double hertz(double mmPerS) {
+            return mmPerS / periodMm;
+        }
+    }
+
+    /**
+     * @param leapt whether it went on without a pause, somewhere else
+     * @param at where it was last
+     */
+    public record Break(boolean leapt, Sample at, double mm, double ms) {}
+
+    public static TouchLine of(Stroke stroke, Screen screen) {
+        return of(stroke, screen, true);
+    }
+
+    /** @param waves whether it was drawn to be looked at for waves; nobody sweeps along a ruler */
+    static TouchLine of(Stroke stroke, Screen screen, boolean waves) {
+        List<Sample> samples = stroke.samples();
+        int n = samples.size();
+        double meanX = samples.stream().mapToDouble(Sample::xPx).average().orElse(0);
+        double meanY = samples.stream().mapToDouble(Sample::yPx).average().orElse(0);
+        double sxx = 0;
+        double syy = 0;
+        double sxy = 0;
+        for (Sample sample : samples) {
+            double dx = sample.xPx() - meanX;
+            double dy = sample.yPx() - meanY;
+            sxx += dx * dx;
+            syy += dy * dy;
+            sxy += dx * dy;
+        }
+        double angle = 0.5 * Math.atan2(2 * sxy, sxx - syy);
+        double cos = Math.cos(angle);
+        double sin = Math.sin(angle);
+        double[] along = new double[n];
+        double[] beside = new double[n];
+        for (int i = 0; i < n; i++) {
+            double dx = samples.get(i).xPx() - meanX;
+            double dy = samples.get(i).yPx() - meanY;
+            along[i] = screen.mm(dx * cos + dy * sin);
+            beside[i] = screen.mm(dy * cos - dx * sin);
+        }
+        double rms = Math.sqrt(IntStream.range(0, n)
+                .mapToDouble(i -> beside[i] * beside[i])
+                .average()
+                .orElse(0));
+        double length = IntStream.range(0, n).mapToDouble(i -> along[i]).max().orElse(0)
+                - IntStream.range(0, n).mapToDouble(i -> along[i]).min().orElse(0);
+        double seconds = (samples.get(n - 1).ms() - samples.get(0).ms()) / 1000;
+        double medianMs = median(IntStream.range(1, n)
+                .mapToDouble(i -> samples.get(i).ms() - samples.get(i - 1).ms())
+                .toArray());
+        return new TouchLine(
+                length,
+                rms,
+                waves ? wave(along, unbent(along, beside), length) : NONE,
+                seconds <= 0 ? 0 : length / seconds,
+                medianMs,
+                breaks(samples, screen, beside, medianMs));
+    }
+
+    private static Wave wave(double[] s, double[] d, double lengthMm) {
+        Wave strongest = NONE;
+        // What comes less than twice on the line is no wave.
+        for (double period = SHORTEST_MM; period <= Math.min(LONGEST_MM, lengthMm / 2); period *= STEP) {
+            double cos = 0;
+            double sin = 0;
+            for (int i = 0; i < s.length; i++) {
+                double phase = 2 * Math.PI * s[i] / period;
+                cos += d[i] * Math.cos(phase);
+                sin += d[i] * Math.sin(phase);
+            }
+            double amplitude = 2 * Math.hypot(cos, sin) / s.length;
+            if (amplitude > strongest.amplitudeMm()) {
+                strongest = new Wave(period, amplitude);
+            }
+        }
+        return strongest;
+    }
+
+    /** Without the quadratic that fits it best. */
+    private static double[] unbent(double[] s, double[] d) {
+        double[][] m = new double[3][4];
+        for (int i = 0; i < s.length; i++) {
+            double[] powers = {1, s[i], s[i] * s[i]};
+            for (int row = 0; row < 3; row++) {
+                for (int column = 0; column < 3; column++) {
+                    m[row][column] += powers[row] * powers[column];
+                }
+                m[row][3] += powers[row] * d[i];
+            }
+        }
+        for (int pivot = 0; pivot < 3; pivot++) {
+            if (Math.abs(m[pivot][pivot]) < 1e-12) {
+                return d;
+            }
+            for (int row = 0; row < 3; row++) {
+                double times = row == pivot ? 0 : m[row][pivot] / m[pivot][pivot];
+                for (int column = pivot; column < 4; column++) {
+                    m[row][column] -= times * m[pivot][column];
+                }
+            }
+        }
+        double[] left = new double[d.length];
+        for (int i = 0; i < d.length; i++) {
+            left[i] = d[i] - m[0][3] / m[0][0] - m[1][3] / m[1][1] * s[i] - m[2][3] / m[2][2] * s[i] * s[i];
+        }
+        return left;
+    }
+
+    /** Two and a half times as long without a word, or as far from one to the next, and never for less than 3 mm. */
+    private static List<Break> breaks(List<Sample> samples, Screen screen, double[] beside, double medianMs) {
+        double[] steps = IntStream.range(1, samples.size())
+                .mapToDouble(i -> screen.mm(samples.get(i).apartPx(samples.get(i - 1))))
+                .toArray();
+        double far = Math.max(LOST * median(steps), LEAP_MM);
+        List<Break> breaks = new ArrayList<>();
+        for (int i = 1; i < samples.size(); i++) {
+            double ms = samples.get(i).ms() - samples.get(i - 1).ms();
+            boolean late = ms > LOST * medianMs;
+            if (late || steps[i - 1] > far) {
+                boolean elsewhere = Math.abs(beside[i] - beside[i - 1]) > BESIDE_MM;
+                breaks.add(new Break(elsewhere || !late, samples.get(i - 1), steps[i - 1], ms));
+            }
+        }
+        return breaks;
+    }
+
+    static double median(double[] values) {
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        int n = sorted.length;
+        return n == 0 ? 0 : (sorted[(n - 1) / 2] + sorted[n / 2]) / 2;
+    }
+
+    /** The strongest wave of some lines; none of none. */
+    static Wave strongest(List<TouchLine> lines) {
+        return lines.stream()
+                .map(TouchLine::wave)
+                .max(Comparator.comparing(Wave::amplitudeMm))
+                .orElse(NONE);
+    }
+}

@@ -1,0 +1,175 @@
+package ridgefall.core.test;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import ridgefall.core.test.TouchFinding.DeadPatch;
+import ridgefall.core.test.TouchFinding.Ghosts;
+import ridgefall.core.test.TouchFinding.Leaps;
+import ridgefall.core.test.TouchFinding.LostLines;
+import ridgefall.core.test.TouchFinding.NotProven;
+import ridgefall.core.test.TouchFinding.ShakyHand;
+import ridgefall.core.test.TouchFinding.SlowAnswers;
+import ridgefall.core.test.TouchFinding.Wavy;
+import ridgefall.core.test.TouchGrid.Cell;
+import ridgefall.core.test.TouchLine.Break;
+import ridgefall.core.test.TouchLine.Wave;
+import ridgefall.core.test.TouchTrace.Stroke;
+
+/** What the traces of a touch layer say of it: by task, since a trace alone does not know what was asked of the hand. */
+public final class TouchProof {
+    /** Below that a wave is the grain of any panel. */
+    static final double HEALTHY_MM = 0.15;
+
+    /** From there on it is seen in what is drawn; between the two, nobody can say. */
+    static final double WAVY_MM = 0.25;
+
+    /** A lone cell may have been passed by: it is swept once more. */
+    private static final int DEAD_CELLS = 2;
+
+    /** One touch of itself may be a sleeve. */
+    private static final int GHOSTS = 2;
+
+    /** Fewer answers than 40 a second, and no wave can be judged. */
+    private static final double SLOW_MS = 25;
+
+    /** What is shorter was a start or a slip. */
+    private static final double LEAST_LINE_MM = 12;
+
+    /** Lines at two speeds: by less they are one. */
+    private static final double OTHER_SPEED = 1.4;
+
+    private static final double ALIKE = 1.2;
+
+    private TouchProof() {}
+
+    /** What the hand is asked for. */
+    public enum Task {
+        SWEEP("every cell once, slowly"),
+        LINES_SLOW("along a ruler, both diagonals, slowly"),
+        LINES_FAST("the same twice as fast"),
+        WATCH("hands off for ten seconds"),
+        FINGERS("all fingers at once");
+
+        private final String words;
+
+        Task(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** @param traces what was done so far */
+    public static List<TouchFinding> judge(Map<Task, TouchTrace> traces) {
+        List<TouchFinding> found = new ArrayList<>();
+        Optional.ofNullable(traces.get(Task.SWEEP)).ifPresent(sweep -> coverage(sweep, found));
+        Optional.ofNullable(traces.get(Task.WATCH)).ifPresent(watch -> ghosts(watch, found));
+        List<TouchLine> slow = lines(traces.get(Task.LINES_SLOW), true);
+        List<TouchLine> fast = lines(traces.get(Task.LINES_FAST), true);
+        List<TouchLine> drawn = Stream.concat(slow.stream(), fast.stream()).toList();
+        List<TouchLine> all = Stream.concat(drawn.stream(), lines(traces.get(Task.SWEEP), false).stream())
+                .toList();
+        if (TouchLine.median(all.stream().mapToDouble(TouchLine::medianMs).toArray()) > SLOW_MS) {
+            found.add(new SlowAnswers(1000
+                    / TouchLine.median(
+                            all.stream().mapToDouble(TouchLine::medianMs).toArray())));
+        } else {
+            wave(slow, fast).ifPresent(found::add);
+        }
+        List<Break> breaks =
+                all.stream().flatMap(line -> line.breaks().stream()).toList();
+        List<Break> leaps = breaks.stream().filter(Break::leapt).toList();
+        if (!leaps.isEmpty()) {
+            found.add(new Leaps(leaps));
+        }
+        boolean dead = found.stream().anyMatch(DeadPatch.class::isInstance);
+        List<Break> lost = breaks.stream().filter(one -> !one.leapt()).toList();
+        // Over a dead patch every line is lost: that is said already.
+        if (!lost.isEmpty() && !dead) {
+            found.add(new LostLines(lost));
+        }
+        return found;
+    }
+
+    private static List<TouchLine> lines(TouchTrace trace, boolean waves) {
+        return trace == null
+                ? List.of()
+                : trace.strokes().stream()
+                        .filter(stroke -> stroke.samples().size() >= TouchLine.LEAST_SAMPLES)
+                        .filter(stroke -> trace.screen().mm(stroke.lengthPx()) >= LEAST_LINE_MM)
+                        .map(stroke -> TouchLine.of(stroke, trace.screen(), waves))
+                        .toList();
+    }
+
+    private static void coverage(TouchTrace sweep, List<TouchFinding> found) {
+        TouchGrid grid = TouchGrid.of(sweep);
+        List<Cell> lone = new ArrayList<>();
+        for (List<Cell> patch : grid.patches()) {
+            if (patch.size() >= DEAD_CELLS) {
+                found.add(new DeadPatch(patch, band(patch, grid)));
+            } else {
+                lone.addAll(patch);
+            }
+        }
+        if (!lone.isEmpty()) {
+            found.add(new NotProven(lone));
+        }
+    }
+
+    /** Whether it goes right across or right down. */
+    private static boolean band(List<Cell> patch, TouchGrid grid) {
+        return patch.stream().map(Cell::column).distinct().count() == grid.columns()
+                || patch.stream().map(Cell::row).distinct().count() == grid.rows();
+    }
+
+    private static void ghosts(TouchTrace watch, List<TouchFinding> found) {
+        List<Stroke> strokes = watch.strokes();
+        if (!strokes.isEmpty()) {
+            found.add(new Ghosts(
+                    strokes.stream().map(stroke -> stroke.samples().get(0)).toList(), strokes.size() < GHOSTS));
+        }
+    }
+
+    /**
+     * A panel's wave stands on the glass: as long however fast the line is drawn. A hand's stands in time: twice as long at twice
+     * the speed. With one speed only nobody can tell them apart.
+     */
+    private static Optional<TouchFinding> wave(List<TouchLine> slow, List<TouchLine> fast) {
+        List<TouchLine> waving = Stream.concat(slow.stream(), fast.stream())
+                .filter(line -> line.wave().amplitudeMm() > WAVY_MM)
+                .toList();
+        if (waving.size() < 2) {
+            List<TouchLine> all = Stream.concat(slow.stream(), fast.stream()).toList();
+            Wave most = TouchLine.strongest(all);
+            return most.amplitudeMm() < HEALTHY_MM ? Optional.empty() : Optional.of(new Wavy(most, true));
+        }
+        Wave most = TouchLine.strongest(waving);
+        Optional<TouchLine> slowest = waving.stream().min(Comparator.comparing(TouchLine::mmPerS));
+        Optional<TouchLine> fastest = waving.stream().max(Comparator.comparing(TouchLine::mmPerS));
+        if (slowest.isEmpty()
+                || fastest.get().mmPerS() < OTHER_SPEED * slowest.get().mmPerS()) {
+            return Optional.of(new Wavy(most, true));
+        }
+        double lengths =
+                ratio(slowest.get().wave().periodMm(), fastest.get().wave().periodMm());
+        double times = ratio(hertz(slowest.get()), hertz(fastest.get()));
+        if (lengths < ALIKE && lengths < times) {
+            return Optional.of(new Wavy(most, false));
+        }
+        return Optional.of(times < ALIKE ? new ShakyHand(most, hertz(fastest.get())) : new Wavy(most, true));
+    }
+
+    private static double hertz(TouchLine line) {
+        return line.wave().hertz(line.mmPerS());
+    }
+
+    private static double ratio(double one, double other) {
+        return Math.max(one, other) / Math.max(1e-9, Math.min(one, other));
+    }
+}

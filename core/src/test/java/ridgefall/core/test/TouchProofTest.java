@@ -1,0 +1,184 @@
+package ridgefall.core.test;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import ridgefall.core.test.PlayedPanel.Fault;
+import ridgefall.core.test.TouchFinding.DeadPatch;
+import ridgefall.core.test.TouchFinding.Weight;
+import ridgefall.core.test.TouchProof.Task;
+import ridgefall.core.test.TouchTrace.Sample;
+import ridgefall.core.test.TouchTrace.Screen;
+import ridgefall.core.test.TouchTrace.Stroke;
+
+/** What traces say of a panel: the two of the reference, then hundreds that are played with a fault known beforehand. */
+class TouchProofTest {
+    private static final Screen SCREEN = new Screen(1668, 2388, 10.39);
+
+    /** The first two strokes are the diagonals along a ruler, the others a sweep. */
+    private static TouchTrace reference(String name) throws IOException {
+        List<Sample> samples = new ArrayList<>();
+        try (BufferedReader in = new BufferedReader(
+                new InputStreamReader(TouchProofTest.class.getResourceAsStream("/" + name), StandardCharsets.UTF_8))) {
+            in.lines()
+                    .skip(1)
+                    .map(line -> line.split(","))
+                    .forEach(f -> samples.add(new Sample(
+                            Double.parseDouble(f[0]),
+                            Double.parseDouble(f[1]),
+                            Double.parseDouble(f[2]),
+                            Integer.parseInt(f[3]))));
+        }
+        return new TouchTrace(SCREEN, samples);
+    }
+
+    private static TouchTrace only(TouchTrace trace, int first, int last) {
+        return new TouchTrace(
+                trace.screen(),
+                trace.samples().stream()
+                        .filter(sample -> sample.contact() >= first && sample.contact() <= last)
+                        .toList());
+    }
+
+    private static TouchLine line(TouchTrace trace, int nth) {
+        Stroke stroke = trace.strokes().get(nth);
+        return TouchLine.of(stroke, trace.screen());
+    }
+
+    @Test
+    void theHealthyReferenceIsStraightWholeAndQuiet() throws IOException {
+        TouchTrace trace = reference("touch_healthy.csv");
+        assertThat(line(trace, 0).rmsMm()).isCloseTo(0.0386, within(0.00005));
+        assertThat(line(trace, 1).rmsMm()).isCloseTo(0.0407, within(0.00005));
+        assertThat(line(trace, 0).wave().amplitudeMm()).isLessThan(0.01);
+        assertThat(line(trace, 1).wave().amplitudeMm()).isLessThan(0.01);
+        assertThat(TouchGrid.of(trace, 100).silent()).isEmpty();
+        assertThat(IntStream.range(0, 19).mapToObj(nth -> line(trace, nth)))
+                .allSatisfy(line -> assertThat(line.breaks()).isEmpty());
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, only(trace, 3, 19), Task.LINES_SLOW, only(trace, 1, 2))))
+                .isEmpty();
+    }
+
+    @Test
+    void theWobblyReferenceWavesEveryFiveMillimetres() throws IOException {
+        TouchTrace trace = reference("touch_wobbly.csv");
+        assertThat(line(trace, 0).rmsMm()).isCloseTo(0.4272, within(0.00005));
+        assertThat(line(trace, 1).rmsMm()).isCloseTo(0.4261, within(0.00005));
+        assertThat(line(trace, 0).wave().periodMm()).isCloseTo(5.00, within(0.05));
+        assertThat(line(trace, 0).wave().amplitudeMm()).isCloseTo(0.601, within(0.01));
+        // Drawn at one speed it might be the hand: that is asked for.
+        assertThat(TouchProof.judge(Map.of(Task.LINES_SLOW, only(trace, 1, 2))))
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.weight()).isEqualTo(Weight.DOUBTFUL);
+                    assertThat(finding.words()).endsWith("draw again, slowly and twice as fast");
+                });
+    }
+
+    /** A hundred of each, seeded: at least 95 named as what they are, and nothing bad said besides. */
+    @ParameterizedTest
+    @CsvSource({
+        "DEAD_ROW, DeadPatch",
+        "DEAD_ZONE, DeadPatch",
+        "GHOST, Ghosts",
+        "JUMP, Leaps",
+        "WAVE, Wavy",
+        "TREMOR, ShakyHand",
+        "SLOW, SlowAnswers",
+    })
+    void aPlayedFaultIsNamedAsWhatItIs(Fault fault, String name) {
+        List<String> wrong = new ArrayList<>();
+        int played = 0;
+        for (int seed = 0; played < 100; seed++) {
+            PlayedPanel panel = new PlayedPanel(fault, seed);
+            List<TouchFinding> found = TouchProof.judge(panel.proof());
+            if (!panel.played()) {
+                continue;
+            }
+            played++;
+            boolean named = found.stream()
+                    .anyMatch(it ->
+                            is(it, name) && (it.weight() != Weight.DOUBTFUL || it instanceof TouchFinding.SlowAnswers));
+            boolean besides = found.stream().anyMatch(it -> it.weight() == Weight.BAD && !is(it, name));
+            if (!named || besides) {
+                wrong.add(seed + " " + panel.screen + ": "
+                        + found.stream().map(TouchFinding::words).toList());
+            }
+        }
+        assertThat(wrong).hasSizeLessThanOrEqualTo(5);
+    }
+
+    private static boolean is(TouchFinding finding, String name) {
+        return finding.getClass().getSimpleName().equals(name);
+    }
+
+    @Test
+    void aHealthyPanelIsNeverCalledBad() {
+        List<String> bad = new ArrayList<>();
+        int doubted = 0;
+        for (int seed = 0; seed < 100; seed++) {
+            List<TouchFinding> found = TouchProof.judge(new PlayedPanel(Fault.HEALTHY, seed).proof());
+            found.stream()
+                    .filter(it -> it.weight() == Weight.BAD)
+                    .map(TouchFinding::words)
+                    .forEach(bad::add);
+            doubted += found.isEmpty() ? 0 : 1;
+        }
+        assertThat(bad).isEmpty();
+        assertThat(doubted).as("asked once more for nothing").isLessThanOrEqualTo(5);
+    }
+
+    @Test
+    void aFaintWaveIsDoubtfulAndNotCalledBad() {
+        int doubted = 0;
+        for (int seed = 0; seed < 100; seed++) {
+            List<TouchFinding> found = TouchProof.judge(new PlayedPanel(Fault.FAINT_WAVE, seed).proof());
+            assertThat(found).as("panel " + seed).allMatch(it -> it.weight() == Weight.DOUBTFUL);
+            doubted += found.isEmpty() ? 0 : 1;
+        }
+        assertThat(doubted).isGreaterThanOrEqualTo(95);
+    }
+
+    @Test
+    void aBandIsToldFromASpotAndALoneCellIsSweptAgain() {
+        // Ten columns and ten rows, every cell touched but some.
+        Screen small = new Screen(960, 960, 10);
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4))))
+                .singleElement()
+                .satisfies(it -> assertThat(((DeadPatch) it).band()).isTrue());
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4 && x > 6))))
+                .singleElement()
+                .satisfies(it -> {
+                    assertThat(((DeadPatch) it).band()).isFalse();
+                    assertThat(it.words()).isEqualTo("dead: 3 cells side by side");
+                });
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4 && x == 6))))
+                .singleElement()
+                .satisfies(it -> assertThat(it.weight()).isEqualTo(Weight.DOUBTFUL));
+    }
+
+    private interface Silent {
+        boolean at(int column, int row);
+    }
+
+    private static TouchTrace without(Screen screen, Silent silent) {
+        List<Sample> taps = new ArrayList<>();
+        for (int i = 0; i < 100; i++) {
+            if (!silent.at(i % 10, i / 10)) {
+                taps.add(new Sample(100.0 * i, 96 * (i % 10) + 48, 96 * (i / 10) + 48, i));
+            }
+        }
+        return new TouchTrace(screen, taps);
+    }
+}
