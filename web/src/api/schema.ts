@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+  "/api/touch/{token}/{task}/{seq}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["take"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/supplies/{supplyId}": {
     parameters: {
       query?: never;
@@ -127,6 +143,22 @@ export interface paths {
     put: operations["password"];
     post?: never;
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/touch": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["touch"];
+    put: operations["take_1"];
+    post: operations["open"];
+    delete: operations["end"];
     options?: never;
     head?: never;
     patch?: never;
@@ -301,7 +333,7 @@ export interface paths {
     };
     get: operations["find"];
     put?: never;
-    post: operations["open"];
+    post: operations["open_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -317,7 +349,7 @@ export interface paths {
     };
     get: operations["log"];
     put?: never;
-    post: operations["take"];
+    post: operations["take_2"];
     delete?: never;
     options?: never;
     head?: never;
@@ -365,7 +397,7 @@ export interface paths {
     };
     get: operations["fitting"];
     put?: never;
-    post: operations["take_1"];
+    post: operations["take_3"];
     delete: operations["putBack"];
     options?: never;
     head?: never;
@@ -558,6 +590,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations["check"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/touch/{token}/{widthPx}/{heightPx}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["page"];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1268,6 +1316,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/touch/{token}/{task}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations["again"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/heat-sources/{sourceId}/calibration": {
     parameters: {
       query?: never;
@@ -1288,6 +1352,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Batch: {
+      /** Format: double */
+      widthPx: number;
+      /** Format: double */
+      heightPx: number;
+      samples: number[][];
+    };
     SupplyLine: {
       /** @enum {string} */
       kind: "ROLL" | "RINGS" | "GLUE" | "LIQUID" | "FILM" | "LAMINATOR" | "LAMP" | "CLAMPS";
@@ -1382,6 +1453,18 @@ export interface components {
     GivenPassword: {
       password: string;
     };
+    TouchTaken: {
+      /** Format: uuid */
+      commandId: string;
+    };
+    Receipt: {
+      /** Format: uuid */
+      jobId: string;
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      happenedAt: string;
+    };
     DataFile: {
       format: string;
       /** Format: int64 */
@@ -1399,14 +1482,6 @@ export interface components {
       /** Format: uuid */
       commandId: string;
       file: components["schemas"]["DataFile"];
-    };
-    Receipt: {
-      /** Format: uuid */
-      jobId: string;
-      /** Format: int64 */
-      seq: number;
-      /** Format: date-time */
-      happenedAt: string;
     };
     Channel: {
       /** @enum {string} */
@@ -1651,6 +1726,14 @@ export interface components {
       owner: string;
       contact: string | null;
       fault: string;
+    };
+    TouchLinkView: {
+      address: string;
+      squares: string;
+      /** Format: int32 */
+      modules: number;
+      /** Format: date-time */
+      openUntil: string;
     };
     Taken: {
       /** Format: int32 */
@@ -2036,6 +2119,11 @@ export interface components {
       /** Format: double */
       widthMm: number;
     };
+    TouchPageView: {
+      /** Format: double */
+      cellPx: number;
+      done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS")[];
+    };
     Row: {
       /** Format: uuid */
       id: string;
@@ -2343,6 +2431,53 @@ export interface components {
       words: string;
       who: string;
       choice: components["schemas"]["ChoiceView"];
+    };
+    Cell: {
+      /** Format: int32 */
+      column: number;
+      /** Format: int32 */
+      row: number;
+    };
+    TouchFindingView: {
+      /** @enum {string} */
+      weight: "BAD" | "DOUBTFUL" | "ASIDE";
+      words: string;
+      at: components["schemas"]["TouchPointView"][];
+    };
+    TouchPointView: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    TouchStrokeView: {
+      /** @enum {string} */
+      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      points: components["schemas"]["TouchPointView"][];
+    };
+    TouchTaskView: {
+      /** @enum {string} */
+      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      words: string;
+      done: boolean;
+      /** Format: int32 */
+      samples: number;
+    };
+    TouchView: {
+      stepId: string | null;
+      openUntil: (string | null) | null;
+      tasks: components["schemas"]["TouchTaskView"][];
+      /** Format: double */
+      aspect: number;
+      /** Format: int32 */
+      columns: number;
+      /** Format: int32 */
+      rows: number;
+      silent: components["schemas"]["Cell"][];
+      strokes: components["schemas"]["TouchStrokeView"][];
+      findings: components["schemas"]["TouchFindingView"][];
+      says: string | null;
+      works: boolean | null;
     };
     TagView: {
       /** Format: int64 */
@@ -4966,6 +5101,32 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  take: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+        seq: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Batch"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   put: {
     parameters: {
       query?: never;
@@ -5210,6 +5371,96 @@ export interface operations {
         "application/json": components["schemas"]["GivenPassword"];
       };
     };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  touch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchView"];
+        };
+      };
+    };
+  };
+  take_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TouchTaken"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
+  open: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchLinkView"];
+        };
+      };
+    };
+  };
+  end: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
     responses: {
       /** @description No Content */
       204: {
@@ -5611,7 +5862,7 @@ export interface operations {
       };
     };
   };
-  open: {
+  open_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -5658,7 +5909,7 @@ export interface operations {
       };
     };
   };
-  take: {
+  take_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -5785,7 +6036,7 @@ export interface operations {
       };
     };
   };
-  take_1: {
+  take_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -6179,6 +6430,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Checked"];
+        };
+      };
+    };
+  };
+  page: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+        widthPx: number;
+        heightPx: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchPageView"];
         };
       };
     };
@@ -7225,6 +7500,27 @@ export interface operations {
       };
     };
   };
+  again: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   forget: {
     parameters: {
       query?: never;
@@ -7254,6 +7550,9 @@ type FlattenedDeepRequired<T> = {
 type ReadonlyArray<T> = [Exclude<T, undefined>] extends [unknown[]]
   ? Readonly<Exclude<T, undefined>>
   : Readonly<Exclude<T, undefined>[]>;
+export const pathsApiTouchTokenTaskSeqPutParametersPathTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/touch/{token}/{task}/{seq}"]["put"]["parameters"]["path"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
 > = ["PHOTO", "TRACE", "PAIRING"];
@@ -7287,6 +7586,9 @@ export const pathsApiBookLayersGetParametersQueryDeviceClassValues: ReadonlyArra
 export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/book-layers"]["get"]["parameters"]["query"]["build"]
 > = ["FUSED", "SEPARATE"];
+export const pathsApiTouchTokenTaskDeleteParametersPathTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/touch/{token}/{task}"]["delete"]["parameters"]["path"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const supplyLineKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SupplyLine"]["kind"]
 > = ["ROLL", "RINGS", "GLUE", "LIQUID", "FILM", "LAMINATOR", "LAMP", "CLAMPS"];
@@ -7380,6 +7682,9 @@ export const markViewKindValues: ReadonlyArray<
 export const partViewLandmarkValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["PartView"]["landmark"]
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
+export const touchPageViewDoneValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["done"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const rowKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["kind"]> = [
   "GLASS_WITH_TOUCH",
   "PANEL",
@@ -7501,6 +7806,15 @@ export const stepViewLeadValues: ReadonlyArray<
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
+export const touchFindingViewWeightValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchFindingView"]["weight"]
+> = ["BAD", "DOUBTFUL", "ASIDE"];
+export const touchStrokeViewTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchStrokeView"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+export const touchTaskViewTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchTaskView"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const holeViewLieValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoleView"]["lie"]
 > = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];

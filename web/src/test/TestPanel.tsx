@@ -8,6 +8,7 @@ import type { PanelProps } from "@/job/panel";
 import { newId } from "@/live/outbox";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { TouchPanel, useTouch } from "./TouchPanel";
 
 /** As often as a reader is asked. */
 const OFTEN_MS = 2000;
@@ -29,7 +30,11 @@ export function TestPanel(props: PanelProps) {
       }),
     );
   });
+  const touch = useTouch(job.id, job.seq).data;
   const step = job.steps.find((one) => one.id === proof?.stepId);
+  if (touch && touch.stepId !== null && touch.stepId === job.nextStepId) {
+    return <TouchPanel job={job} touch={touch} />;
+  }
   if (!step) {
     return <JournalPanel job={job} />;
   }

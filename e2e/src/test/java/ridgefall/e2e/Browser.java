@@ -252,6 +252,71 @@ final class Browser implements AutoCloseable {
         clickFirst("//*[self::button or self::a or @role='menuitem'][contains(normalize-space(.), \"" + text + "\")]");
     }
 
+    /** Clicks whichever of two buttons there is. */
+    void clickFirstOf(String one, String other) {
+        clickFirst("//button[normalize-space(.) = \"" + one + "\" or normalize-space(.) = \"" + other + "\"]");
+    }
+
+    String textOf(String css) {
+        return await(() -> driver.findElement(By.cssSelector(css))).getText().replace("\n", "");
+    }
+
+    /** As a device that nobody signed in on. */
+    void openTouchProof(String address) {
+        driver.get("about:blank");
+        driver.get(address);
+        awaitText("Touch proof");
+    }
+
+    /** A finger up and down all over the sheet, but between two shares of its width, where nothing answers. */
+    void fingerOverTheSheet(double deadFrom, double deadTo) {
+        touch("""
+                for (let x = 10; x < innerWidth + 18; x += 24) {
+                  const at = Math.min(x, innerWidth - 3);
+                  finger++;
+                  let down = false;
+                  for (let y = 2; y < innerHeight; y += 10) {
+                    if (at / innerWidth > args[0] && at / innerWidth < args[1]) continue;
+                    tell(down ? move : 'pointerdown', at, y);
+                    if (!down) down = true;
+                    if (y % 80 < 10) await pause(2);
+                  }
+                  tell('pointerup', at, innerHeight - 2);
+                }""", deadFrom, deadTo);
+    }
+
+    /** Both diagonals, so many px between two answers that come every 8 ms. */
+    void fingerAlongTheDiagonals(int stepPx) {
+        touch("""
+                const long = Math.hypot(innerWidth, innerHeight);
+                for (const left of [true, false]) {
+                  finger++;
+                  for (let s = 0.02; s < 0.98; s += args[0] / long) {
+                    const x = (left ? s : 1 - s) * innerWidth;
+                    tell(s === 0.02 ? 'pointerdown' : move, x, s * innerHeight);
+                    await pause(8);
+                  }
+                  tell('pointerup', 0, 0);
+                }""", stepPx);
+    }
+
+    private void touch(String way, Object... args) {
+        await(() -> driver.findElement(By.cssSelector("canvas")));
+        driver.executeAsyncScript("""
+                const args = [...arguments];
+                const done = args.pop();
+                const sheet = document.querySelector('canvas');
+                const move = 'onpointerrawupdate' in sheet ? 'pointerrawupdate' : 'pointermove';
+                const pause = (ms) => new Promise((r) => setTimeout(r, ms));
+                let finger = 20;
+                const tell = (kind, x, y) => sheet.dispatchEvent(new PointerEvent(kind,
+                    {pointerId: finger, pointerType: 'touch', clientX: x, clientY: y, bubbles: true}));
+                (async () => {
+                %s
+                })().then(() => done(null), (e) => done(String(e)));
+                """.formatted(way), args);
+    }
+
     /** Clicks something drawn, by what it is called for those who don't see it. */
     void clickLabelled(String label) {
         clickFirst("//*[@role='button'][contains(@aria-label, \"" + label + "\")]");

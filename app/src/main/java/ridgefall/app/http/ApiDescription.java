@@ -97,6 +97,7 @@ public class ApiDescription {
             new String[] {"CopyView", "read"},
             new String[] {"CopyView", "written"},
             new String[] {"JoinView", "film"},
+            new String[] {"TouchView", "openUntil"},
             new String[] {"JoinView", "with"});
 
     /** The same of facts. */

@@ -1,11 +1,5 @@
 package ridgefall.app.intake;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Map;
 import java.util.UUID;
@@ -28,14 +22,12 @@ import ridgefall.app.job.Answers;
 import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.security.SignedIn;
+import ridgefall.app.sheet.QrSquares;
 import ridgefall.core.gate.Course;
 import ridgefall.core.intake.IntakeState;
-import ridgefall.core.units.NotAllowed;
 
 @RestController
 class IntakeController {
-    /** White round a code, in its modules: with less, some telephones don't find it. */
-    private static final int QUIET_ZONE = 4;
 
     private final Photos photos;
     private final Owners owners;
@@ -104,39 +96,13 @@ class IntakeController {
                 .path("/jobs/{jobId}")
                 .buildAndExpand(jobId)
                 .toUriString();
-        BitMatrix code = code(address);
-        StringBuilder path = new StringBuilder();
-        for (int y = 0; y < code.getHeight(); y++) {
-            for (int x = 0; x < code.getWidth(); x++) {
-                if (code.get(x, y)) {
-                    path.append('M').append(x).append(' ').append(y).append("h1v1h-1z");
-                }
-            }
-        }
+        QrSquares code = QrSquares.of(address);
         return new TagView(
                 job.number(),
                 course.profile().name(),
                 IntakeState.of(course.state()).opened().owner(),
                 IntakeState.of(course.state()).opened().fault(),
-                path.toString(),
-                code.getWidth());
-    }
-
-    private static BitMatrix code(String text) {
-        try {
-            return new QRCodeWriter()
-                    .encode(
-                            text,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(
-                                    EncodeHintType.MARGIN,
-                                    QUIET_ZONE,
-                                    EncodeHintType.ERROR_CORRECTION,
-                                    ErrorCorrectionLevel.M));
-        } catch (WriterException e) {
-            throw new NotAllowed("address", text, "an address short enough for a tag");
-        }
+                code.path(),
+                code.modules());
     }
 }

@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import ridgefall.app.attach.Attachments;
 import ridgefall.app.job.Journal;
 import ridgefall.app.shop.Shop;
+import ridgefall.app.test.TouchProofs;
 
 /** What is known of owners, for as long as the shop needs it: the journal stays, their names go. */
 @Repository
@@ -21,10 +22,12 @@ public class Owners {
 
     private final JdbcClient jdbc;
     private final Attachments attachments;
+    private final TouchProofs touchProofs;
     private final Shop shop;
     private final Clock clock;
 
-    Owners(JdbcClient jdbc, Attachments attachments, Shop shop, Clock clock) {
+    Owners(JdbcClient jdbc, Attachments attachments, Shop shop, Clock clock, TouchProofs touchProofs) {
+        this.touchProofs = touchProofs;
         this.jdbc = jdbc;
         this.attachments = attachments;
         this.shop = shop;
@@ -47,6 +50,7 @@ public class Owners {
                     .update();
         }
         attachments.erase(jobId);
+        touchProofs.erase(jobId);
         return jdbc.sql("update job set owner = :erased, owner_erased_at = :now where id = :job")
                         .param("erased", Journal.ERASED)
                         .param("now", clock.instant().atOffset(ZoneOffset.UTC))

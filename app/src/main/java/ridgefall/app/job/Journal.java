@@ -190,12 +190,12 @@ public class Journal {
         Instant happenedAt = happenedAt(command.tappedAt(), latest.happenedAt());
         List<Hold> holds = Stream.concat(
                         here.at(happenedAt).holds(command.fact()).stream(),
-                        witnesses.stream().flatMap(witness -> witness.against(here, command.fact()).stream()))
+                        witnesses.stream().flatMap(witness -> witness.against(jobId, here, command.fact()).stream()))
                 .toList();
         if (!holds.isEmpty()) {
             return new Outcome.Held(command.fact(), holds);
         }
-        Fact fact = heard(here, here.at(happenedAt).reckoned(command.fact()));
+        Fact fact = heard(jobId, here, here.at(happenedAt).reckoned(command.fact()));
         Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), fact);
         Course there = here.with(entry);
         Stored stored = facts.write(fact);
@@ -215,10 +215,10 @@ public class Journal {
         return new Outcome.Recorded(jobId, entry.seq(), entry.happenedAt(), false);
     }
 
-    private Fact heard(Course here, Fact fact) {
+    private Fact heard(UUID jobId, Course here, Fact fact) {
         Fact told = fact;
         for (Witness witness : witnesses) {
-            told = witness.heard(here, told);
+            told = witness.heard(jobId, here, told);
         }
         return told;
     }

@@ -1,6 +1,7 @@
 package ridgefall.app.job;
 
 import java.util.List;
+import java.util.UUID;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
@@ -8,8 +9,8 @@ import ridgefall.core.job.Hold;
 /** An instrument of the bench that sees for itself what a hand is about to record. */
 public interface Witness {
     /** The fact with what the instrument says of it; the same where it says nothing. */
-    Fact heard(Course here, Fact fact);
+    Fact heard(UUID jobId, Course here, Fact fact);
 
     /** What stands in the way: it says otherwise. */
-    List<Hold> against(Course here, Fact fact);
+    List<Hold> against(UUID jobId, Course here, Fact fact);
 }

@@ -2,6 +2,7 @@ package ridgefall.app.test;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Readers;
 import ridgefall.app.instrument.Readers.Seen;
@@ -24,7 +25,7 @@ class ReaderWitness implements Witness {
     }
 
     @Override
-    public Fact heard(Course here, Fact fact) {
+    public Fact heard(UUID jobId, Course here, Fact fact) {
         return asked(here, fact)
                 .flatMap(tested -> readers.seen()
                         .filter(reader -> Boolean.TRUE.equals(reader.answers()))
@@ -34,7 +35,7 @@ class ReaderWitness implements Witness {
     }
 
     @Override
-    public List<Hold> against(Course here, Fact fact) {
+    public List<Hold> against(UUID jobId, Course here, Fact fact) {
         return asked(here, fact)
                 .flatMap(tested -> readers.seen()
                         .filter(reader -> Boolean.FALSE.equals(reader.answers()))

@@ -31,6 +31,9 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
     private static final double LOST = 2.5;
     private static final double LEAP_MM = 3;
 
+    /** Whatever a browser's own clock does between two answers: less than that no drawn line shows. */
+    private static final double SEEN_MS = 20;
+
     /** Off the line by that much the finger was elsewhere, not only ahead. */
     private static final double BESIDE_MM = 2;
 
@@ -161,7 +164,7 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
         List<Break> breaks = new ArrayList<>();
         for (int i = 1; i < samples.size(); i++) {
             double ms = samples.get(i).ms() - samples.get(i - 1).ms();
-            boolean late = ms > LOST * medianMs;
+            boolean late = ms > Math.max(LOST * medianMs, SEEN_MS);
             if (late || steps[i - 1] > far) {
                 boolean elsewhere = Math.abs(beside[i] - beside[i - 1]) > BESIDE_MM;
                 breaks.add(new Break(elsewhere || !late, samples.get(i - 1), steps[i - 1], ms));

@@ -2,9 +2,11 @@ package ridgefall.core.test;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import ridgefall.core.test.TouchFinding.DeadPatch;
 import ridgefall.core.test.TouchFinding.Ghosts;
@@ -45,6 +47,9 @@ public final class TouchProof {
     private static final double ALIKE = 1.2;
 
     private TouchProof() {}
+
+    /** Without which nobody says that it works. */
+    public static final Set<Task> NEEDED = EnumSet.of(Task.SWEEP, Task.LINES_SLOW, Task.LINES_FAST, Task.WATCH);
 
     /** What the hand is asked for. */
     public enum Task {

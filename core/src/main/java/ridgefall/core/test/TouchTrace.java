@@ -57,7 +57,7 @@ public record TouchTrace(Screen screen, List<Sample> samples) {
     }
 
     /** In the order they began. */
-    List<Stroke> strokes() {
+    public List<Stroke> strokes() {
         Map<Integer, List<Sample>> byContact = new LinkedHashMap<>();
         samples.forEach(sample -> byContact
                 .computeIfAbsent(sample.contact(), any -> new ArrayList<>())

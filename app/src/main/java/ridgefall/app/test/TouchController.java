@@ -1,0 +1,230 @@
+package ridgefall.app.test;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import ridgefall.app.job.Answers;
+import ridgefall.app.job.Answers.Receipt;
+import ridgefall.app.job.Jobs;
+import ridgefall.app.job.Journal;
+import ridgefall.app.security.SignedIn;
+import ridgefall.app.sheet.QrSquares;
+import ridgefall.app.test.TouchProofs.Proof;
+import ridgefall.app.test.TouchVerdicts.Verdict;
+import ridgefall.core.gate.Course;
+import ridgefall.core.job.Answer;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.Phase;
+import ridgefall.core.test.TouchFinding;
+import ridgefall.core.test.TouchFinding.Weight;
+import ridgefall.core.test.TouchGrid;
+import ridgefall.core.test.TouchGrid.Cell;
+import ridgefall.core.test.TouchProof.Task;
+import ridgefall.core.test.TouchTrace;
+import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
+
+/** The touch of a repaired device as its own browser tells it, watched from the bench. */
+@RestController
+@RequestMapping("/api/jobs/{jobId}/touch")
+class TouchController {
+    static final String TOUCH = "touch";
+
+    /** As fine as a picture shows. */
+    private static final int MOST_DRAWN = 1500;
+
+    private final Jobs jobs;
+    private final TouchProofs proofs;
+    private final TouchVerdicts verdicts;
+    private final Journal journal;
+    private final Answers answers;
+    private final Clock clock;
+
+    TouchController(
+            Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, Journal journal, Answers answers, Clock clock) {
+        this.jobs = jobs;
+        this.proofs = proofs;
+        this.verdicts = verdicts;
+        this.journal = journal;
+        this.answers = answers;
+        this.clock = clock;
+    }
+
+    record TouchTaskView(Task task, String words, boolean done, int samples) {}
+
+    /** @param at where, as shares of the screen's width and height; none for cells, which are silent */
+    record TouchFindingView(Weight weight, String words, List<TouchPointView> at) {}
+
+    record TouchPointView(double x, double y) {}
+
+    /** One finger's way, as shares of the screen's width and height. */
+    record TouchStrokeView(Task task, List<TouchPointView> points) {}
+
+    /**
+     * @param stepId what it would prove next; null where touch is not next
+     * @param openUntil null while no link is open
+     * @param says null until every task is done
+     * @param works what would be recorded; null while something is doubtful or not done
+     */
+    record TouchView(
+            @Schema(nullable = true) String stepId,
+            @Schema(nullable = true) Instant openUntil,
+            List<TouchTaskView> tasks,
+            double aspect,
+            int columns,
+            int rows,
+            List<Cell> silent,
+            List<TouchStrokeView> strokes,
+            List<TouchFindingView> findings,
+            @Schema(nullable = true) String says,
+            @Schema(nullable = true) Boolean works) {}
+
+    /**
+     * @param address to open on the device; said once, and kept nowhere
+     * @param squares of a QR code that leads there, {@code modules} a side
+     */
+    record TouchLinkView(String address, String squares, int modules, Instant openUntil) {}
+
+    record TouchTaken(UUID commandId) {}
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    TouchLinkView open(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
+        jobs.course(jobId);
+        String token = proofs.open(jobId, who.name());
+        String address = ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path("/touch.html")
+                .fragment(token)
+                .build()
+                .toUriString();
+        QrSquares code = QrSquares.of(address);
+        return new TouchLinkView(
+                address,
+                code.path(),
+                code.modules(),
+                proofs.newest(jobId).orElseThrow().expiresAt());
+    }
+
+    @DeleteMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void end(@PathVariable UUID jobId) {
+        jobs.course(jobId);
+        proofs.end(jobId);
+    }
+
+    @GetMapping
+    TouchView touch(@PathVariable UUID jobId) {
+        Course course = jobs.course(jobId);
+        Verdict verdict = verdicts.of(jobId, course);
+        Map<Task, TouchTrace> traces = verdict.traces();
+        Optional<TouchGrid> grid = verdict.grid();
+        return new TouchView(
+                due(course).map(phase -> Checks.functionStepId(phase, TOUCH)).orElse(null),
+                proofs.newest(jobId)
+                        .filter(it -> it.open(clock.instant()))
+                        .map(Proof::expiresAt)
+                        .orElse(null),
+                Stream.of(Task.values())
+                        .map(task -> new TouchTaskView(
+                                task,
+                                task.words(),
+                                traces.containsKey(task),
+                                traces.containsKey(task)
+                                        ? traces.get(task).samples().size()
+                                        : 0))
+                        .toList(),
+                traces.values().stream()
+                        .findFirst()
+                        .map(trace -> trace.screen().widthPx() / trace.screen().heightPx())
+                        .orElse(course.profile().edge().widthMm()
+                                / course.profile().edge().heightMm()),
+                grid.map(TouchGrid::columns).orElse(0),
+                grid.map(TouchGrid::rows).orElse(0),
+                grid.map(TouchGrid::silent).orElse(List.of()),
+                strokes(traces),
+                verdict.findings().stream()
+                        .map(one -> view(one, traces.values().iterator().next()))
+                        .toList(),
+                verdict.works().isEmpty() ? null : verdict.says(),
+                verdict.works().orElse(null));
+    }
+
+    /** @throws NotAllowed where touch is not what is tried next, or what came in proves nothing yet */
+    @PutMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    Receipt take(@PathVariable UUID jobId, @RequestBody TouchTaken taken, @AuthenticationPrincipal SignedIn who) {
+        Course course = jobs.course(jobId);
+        Phase phase = due(course).orElseThrow(() -> new NotAllowed("step", "another", "the one that tries the touch"));
+        Verdict verdict = verdicts.of(jobId, course);
+        boolean works = verdict.works()
+                .orElseThrow(() -> new NotAllowed("proof", "not done", "every task done, and nothing doubtful"));
+        FunctionTested fact = new FunctionTested(TOUCH, phase, works ? Answer.PASS : Answer.FAIL, verdict.says());
+        return answers.of(
+                journal.appendNow(
+                        jobId, Allowed.present("commandId", taken.commandId()), fact, who, () -> proofs.end(jobId)),
+                jobId,
+                who);
+    }
+
+    private static Optional<Phase> due(Course course) {
+        return course.next()
+                .flatMap(next -> Stream.of(Phase.values())
+                        .filter(phase -> Checks.functionStepId(phase, TOUCH).equals(next.id()))
+                        .findFirst());
+    }
+
+    private static List<TouchStrokeView> strokes(Map<Task, TouchTrace> traces) {
+        int all = traces.values().stream()
+                .mapToInt(trace -> trace.samples().size())
+                .sum();
+        int every = 1 + all / MOST_DRAWN;
+        List<TouchStrokeView> strokes = new ArrayList<>();
+        traces.forEach((task, trace) -> {
+            for (TouchTrace.Stroke stroke : trace.strokes()) {
+                List<TouchPointView> points = new ArrayList<>();
+                for (int i = 0; i < stroke.samples().size(); i += every) {
+                    points.add(point(stroke.samples().get(i), trace));
+                }
+                strokes.add(new TouchStrokeView(task, points));
+            }
+        });
+        return strokes;
+    }
+
+    private static TouchPointView point(TouchTrace.Sample sample, TouchTrace trace) {
+        return new TouchPointView(
+                sample.xPx() / trace.screen().widthPx(),
+                sample.yPx() / trace.screen().heightPx());
+    }
+
+    private static TouchFindingView view(TouchFinding finding, TouchTrace any) {
+        List<TouchPointView> at = List.of();
+        if (finding instanceof TouchFinding.Ghosts it) {
+            at = it.at().stream().map(sample -> point(sample, any)).toList();
+        } else if (finding instanceof TouchFinding.Leaps it) {
+            at = it.at().stream().map(leap -> point(leap.at(), any)).toList();
+        } else if (finding instanceof TouchFinding.LostLines it) {
+            at = it.at().stream().map(lost -> point(lost.at(), any)).toList();
+        }
+        return new TouchFindingView(finding.weight(), finding.words(), at);
+    }
+}

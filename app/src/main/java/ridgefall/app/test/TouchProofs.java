@@ -1,0 +1,194 @@
+package ridgefall.app.test;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.EnumMap;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import ridgefall.core.test.TouchProof.Task;
+import ridgefall.core.test.TouchTrace;
+import ridgefall.core.test.TouchTrace.Sample;
+import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Links into one touch proof each, and what came in by them. */
+@Repository
+public class TouchProofs {
+    /** As long as nobody forgets that it is open. */
+    static final Duration OPEN_FOR = Duration.ofMinutes(30);
+
+    /** Two hundred and fifty-six bits: nobody guesses one. */
+    private static final int TOKEN_BYTES = 32;
+
+    private static final TypeReference<List<double[]>> SAMPLES = new TypeReference<>() {};
+
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    TouchProofs(JdbcClient jdbc, JsonMapper json, Clock clock) {
+        this.jdbc = jdbc;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * @param endedAt null while it is neither taken nor called off
+     * @param widthPx of the page on the device; null before it was opened
+     */
+    record Proof(
+            UUID id, UUID jobId, String madeBy, Instant expiresAt, Instant endedAt, Double widthPx, Double heightPx) {
+        boolean open(Instant now) {
+            return endedAt == null && now.isBefore(expiresAt);
+        }
+    }
+
+    /** A new one; an older one of the job is open no more. */
+    @Transactional
+    String open(UUID jobId, String by) {
+        end(jobId);
+        byte[] secret = new byte[TOKEN_BYTES];
+        random.nextBytes(secret);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+        OffsetDateTime now = now();
+        jdbc.sql("""
+                        insert into touch_proof (id, job_id, token_hash, made_by, made_at, expires_at)
+                        values (:id, :job, :hash, :by, :at, :until)""")
+                .param("id", UUID.randomUUID())
+                .param("job", jobId)
+                .param("hash", hash(token))
+                .param("by", by)
+                .param("at", now)
+                .param("until", now.plus(OPEN_FOR))
+                .update();
+        return token;
+    }
+
+    void end(UUID jobId) {
+        jdbc.sql("update touch_proof set ended_at = :now where job_id = :job and ended_at is null")
+                .param("now", now())
+                .param("job", jobId)
+                .update();
+    }
+
+    /** Owner's words go, and so does how their device was touched. */
+    public void erase(UUID jobId) {
+        jdbc.sql("delete from touch_proof where job_id = :job")
+                .param("job", jobId)
+                .update();
+    }
+
+    /** The job's newest, open or not. */
+    Optional<Proof> newest(UUID jobId) {
+        return jdbc.sql("select * from touch_proof where job_id = :job order by made_at desc limit 1")
+                .param("job", jobId)
+                .query(TouchProofs::proof)
+                .optional();
+    }
+
+    /** What a token opens; empty for one that is unknown, over or called off: which of them, nobody is told. */
+    Optional<Proof> by(String token) {
+        return jdbc.sql("select * from touch_proof where token_hash = :hash")
+                .param("hash", hash(token))
+                .query(TouchProofs::proof)
+                .optional()
+                .filter(proof -> proof.open(clock.instant()));
+    }
+
+    @Transactional
+    void take(Proof proof, Task task, int seq, double widthPx, double heightPx, List<double[]> samples) {
+        long held = jdbc.sql(
+                        "select coalesce(sum(jsonb_array_length(samples)), 0) from touch_batch where proof_id = :id")
+                .param("id", proof.id())
+                .query(Long.class)
+                .single();
+        if (held + samples.size() > TouchTrace.MOST_SAMPLES) {
+            throw new NotAllowed(
+                    "samples", held + samples.size(), "0 to " + TouchTrace.MOST_SAMPLES + " samples in all");
+        }
+        jdbc.sql("update touch_proof set width_px = :width, height_px = :height where id = :id")
+                .param("width", widthPx)
+                .param("height", heightPx)
+                .param("id", proof.id())
+                .update();
+        jdbc.sql("""
+                        insert into touch_batch (proof_id, task, seq, samples)
+                        values (:id, :task, :seq, cast(:samples as jsonb)) on conflict do nothing""")
+                .param("id", proof.id())
+                .param("task", task.name())
+                .param("seq", seq)
+                .param("samples", json.writeValueAsString(samples))
+                .update();
+    }
+
+    /** A task is done anew. */
+    void again(Proof proof, Task task) {
+        jdbc.sql("delete from touch_batch where proof_id = :id and task = :task")
+                .param("id", proof.id())
+                .param("task", task.name())
+                .update();
+    }
+
+    /** Tasks that something came in for, be it that nothing was touched. */
+    Map<Task, TouchTrace> traces(Proof proof, TouchTrace.Screen screen) {
+        Map<Task, List<Sample>> samples = new EnumMap<>(Task.class);
+        jdbc.sql("select task, samples from touch_batch where proof_id = :id order by task, seq")
+                .param("id", proof.id())
+                .query((row, nth) -> {
+                    List<Sample> of =
+                            samples.computeIfAbsent(Task.valueOf(row.getString("task")), any -> new ArrayList<>());
+                    for (double[] one : json.readValue(row.getString("samples"), SAMPLES)) {
+                        of.add(new Sample(one[0], one[1], one[2], (int) one[3]));
+                    }
+                    return nth;
+                })
+                .list();
+        Map<Task, TouchTrace> traces = new EnumMap<>(Task.class);
+        samples.forEach((task, of) -> traces.put(task, new TouchTrace(screen, of)));
+        return traces;
+    }
+
+    private OffsetDateTime now() {
+        return clock.instant().atOffset(ZoneOffset.UTC);
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Proof proof(ResultSet row, int nth) throws SQLException {
+        OffsetDateTime ended = row.getObject("ended_at", OffsetDateTime.class);
+        return new Proof(
+                row.getObject("id", UUID.class),
+                row.getObject("job_id", UUID.class),
+                row.getString("made_by"),
+                row.getObject("expires_at", OffsetDateTime.class).toInstant(),
+                ended == null ? null : ended.toInstant(),
+                row.getObject("width_px", Double.class),
+                row.getObject("height_px", Double.class));
+    }
+}

@@ -1,0 +1,73 @@
+package ridgefall.app.test;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import ridgefall.core.gate.Course;
+import ridgefall.core.test.TouchFinding;
+import ridgefall.core.test.TouchFinding.Weight;
+import ridgefall.core.test.TouchGrid;
+import ridgefall.core.test.TouchProof;
+import ridgefall.core.test.TouchProof.Task;
+import ridgefall.core.test.TouchTrace;
+
+/** What a job's newest touch proof says so far. */
+@Component
+class TouchVerdicts {
+    /** As long as a reason may be. */
+    private static final int LONGEST = 200;
+
+    private final TouchProofs proofs;
+
+    TouchVerdicts(TouchProofs proofs) {
+        this.proofs = proofs;
+    }
+
+    /**
+     * @param over whether it was taken or called off: whatever was done since, it does not speak of
+     * @param grid of what was swept; empty before that
+     */
+    record Verdict(boolean over, Map<Task, TouchTrace> traces, Optional<TouchGrid> grid, List<TouchFinding> findings) {
+        boolean bad() {
+            return !over && findings.stream().anyMatch(it -> it.weight() == Weight.BAD);
+        }
+
+        /** Fails by anything bad, whatever is left to do; works once all is done and nothing is doubtful. */
+        Optional<Boolean> works() {
+            if (bad()) {
+                return Optional.of(false);
+            }
+            boolean all = TouchProof.NEEDED.stream().allMatch(traces::containsKey);
+            boolean doubtful = findings.stream().anyMatch(it -> it.weight() == Weight.DOUBTFUL);
+            return !over && all && !doubtful ? Optional.of(true) : Optional.empty();
+        }
+
+        String says() {
+            List<String> words = new ArrayList<>();
+            grid.ifPresent(it ->
+                    words.add("touch proof: " + (it.cells() - it.silent().size()) + " of " + it.cells() + " cells"));
+            findings.stream()
+                    .filter(it -> it.weight() == Weight.BAD)
+                    .map(TouchFinding::words)
+                    .forEach(words::add);
+            String all = String.join("; ", words);
+            return all.length() <= LONGEST ? all : all.substring(0, LONGEST - 1) + "…";
+        }
+    }
+
+    Verdict of(UUID jobId, Course course) {
+        Optional<TouchProofs.Proof> newest = proofs.newest(jobId);
+        Map<Task, TouchTrace> traces = newest.filter(proof -> proof.widthPx() != null)
+                .map(proof ->
+                        proofs.traces(proof, TouchScreens.of(course.profile(), proof.widthPx(), proof.heightPx())))
+                .orElse(Map.of());
+        return new Verdict(
+                newest.filter(proof -> proof.endedAt() != null).isPresent(),
+                traces,
+                Optional.ofNullable(traces.get(Task.SWEEP)).map(TouchGrid::of),
+                TouchProof.judge(traces));
+    }
+}

@@ -1,0 +1,225 @@
+package ridgefall.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.BiPredicate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import ridgefall.app.Client.Answer;
+import ridgefall.app.RunningApp.App;
+import ridgefall.core.job.Role;
+import tools.jackson.databind.JsonNode;
+
+/** The device's own browser tells of its touch, by a link and by nothing else. */
+@ExtendWith(RunningApp.class)
+class TouchTest {
+    private static final double WIDTH = 1194;
+    private static final double HEIGHT = 834;
+
+    private final App app;
+    private final Client ansa;
+    /** Nobody: the device has no session. */
+    private final Client device;
+
+    TouchTest(App app) {
+        this.app = app;
+        ansa = app.signedIn(Role.TECHNICIAN);
+        device = app.client();
+    }
+
+    private UUID atTheTouch() {
+        UUID job = ansa.openJob();
+        ansa.skipTo(job, "open.touch");
+        return job;
+    }
+
+    private String link(UUID job) {
+        Answer made = ansa.send("POST", "/api/jobs/" + job + "/touch", null);
+        assertThat(made.status()).isEqualTo(201);
+        return made.json().get("address").asString().split("#")[1];
+    }
+
+    private JsonNode seen(UUID job) {
+        return ansa.get("/api/jobs/" + job + "/touch").json();
+    }
+
+    private Answer tells(String token, String task, int seq, List<List<Double>> samples) {
+        return device.send(
+                "PUT",
+                "/api/touch/" + token + "/" + task + "/" + seq,
+                Map.of("widthPx", WIDTH, "heightPx", HEIGHT, "samples", samples));
+    }
+
+    /** A finger up and down every 20 px, but where nothing answers. */
+    private static List<List<Double>> sweep(BiPredicate<Double, Double> dead) {
+        List<List<Double>> samples = new ArrayList<>();
+        double ms = 0;
+        int contact = 0;
+        for (double x = 10; x < WIDTH; x += 20) {
+            contact++;
+            for (double y = 2; y < HEIGHT; y += 10) {
+                ms += 8;
+                if (dead.test(x, y)) {
+                    contact++;
+                } else {
+                    samples.add(List.of(ms, x, y, (double) contact));
+                }
+            }
+            ms += 200;
+        }
+        return samples;
+    }
+
+    private static List<List<Double>> lines(double pxPerMs) {
+        List<List<Double>> samples = new ArrayList<>();
+        for (int line = 0; line < 2; line++) {
+            for (double s = 0; s <= 1; s += pxPerMs * 8 / Math.hypot(WIDTH, HEIGHT)) {
+                double x = line == 0 ? 20 + s * (WIDTH - 40) : WIDTH - 20 - s * (WIDTH - 40);
+                samples.add(List.of(
+                        line * 100_000 + s * Math.hypot(WIDTH, HEIGHT) / pxPerMs,
+                        x,
+                        20 + s * (HEIGHT - 40),
+                        1.0 + line));
+            }
+        }
+        return samples;
+    }
+
+    private void tellsAllOf(String token, String task, List<List<Double>> samples) {
+        for (int from = 0, seq = 0; from == 0 || from < samples.size(); from += 1000, seq++) {
+            Answer told = tells(token, task, seq, samples.subList(from, Math.min(samples.size(), from + 1000)));
+            assertThat(told.status()).as(told.raw().body()).isEqualTo(204);
+        }
+    }
+
+    @Test
+    void aWholeProofIsRecordedAsWhatTheTracesSay() {
+        UUID job = atTheTouch();
+        String token = link(job);
+        assertThat(device.get("/api/touch/" + token + "/1194/834")
+                        .json()
+                        .get("done")
+                        .isEmpty())
+                .isTrue();
+        assertThat(seen(job).get("works").isNull()).isTrue();
+        tellsAllOf(token, "SWEEP", sweep((x, y) -> false));
+        tellsAllOf(token, "LINES_SLOW", lines(0.2));
+        tellsAllOf(token, "LINES_FAST", lines(0.4));
+        tellsAllOf(token, "WATCH", List.of());
+        JsonNode all = seen(job);
+        assertThat(all.get("findings").toString()).isEqualTo("[]");
+        assertThat(all.get("silent").isEmpty()).isTrue();
+        assertThat(all.get("works").asBoolean()).isTrue();
+        Answer taken = ansa.send("PUT", "/api/jobs/" + job + "/touch", Map.of("commandId", UUID.randomUUID()));
+        assertThat(taken.status()).isEqualTo(201);
+        JsonNode journal = ansa.get("/api/jobs/" + job + "/export").json().get("journal");
+        JsonNode fact = journal.get(journal.size() - 1).get("fact");
+        assertThat(fact.get("answer").asString()).isEqualTo("PASS");
+        int cells = all.get("columns").asInt() * all.get("rows").asInt();
+        assertThat(fact.get("reason").asString()).isEqualTo("touch proof: " + cells + " of " + cells + " cells");
+        assertThat(tells(token, "SWEEP", 900, List.of()).status()).as("used up").isEqualTo(404);
+    }
+
+    /** A strip of 40 px, four and a half hundredths of the width, from top to bottom. */
+    @Test
+    void aDeadBandFailsBeforeTheLinesAreDrawn() {
+        UUID job = atTheTouch();
+        String token = link(job);
+        tellsAllOf(token, "SWEEP", sweep((x, y) -> x > 560 && x < 640));
+        JsonNode seen = seen(job);
+        assertThat(seen.get("works").asBoolean(true)).isFalse();
+        assertThat(seen.get("findings").get(0).get("words").asString()).startsWith("dead right across");
+        Answer works = ansa.append(
+                job,
+                ansa.get("/api/jobs/" + job).json().get("seq").asLong(),
+                Map.of("type", "FunctionTested", "functionId", "touch", "phase", "OPEN", "answer", "PASS"));
+        assertThat(works.status()).as("a tired hand").isEqualTo(422);
+        assertThat(works.raw().body()).contains("The device's own trace says otherwise");
+        ansa.send("PUT", "/api/jobs/" + job + "/touch", Map.of("commandId", UUID.randomUUID()));
+        assertThat(seen(job).get("works").isNull()).as("it was taken").isTrue();
+        JsonNode state = ansa.get("/api/jobs/" + job).json();
+        assertThat(state.get("nextStepId").asString())
+                .as("the fault finder leads on")
+                .startsWith("test.fault.touch");
+        assertThat(state.toString()).contains("dead right across");
+    }
+
+    @Test
+    void whatIsSentTwiceCountsOnceAndATaskDoneAnewForgetsTheLast() {
+        UUID job = atTheTouch();
+        String token = link(job);
+        List<List<Double>> one = List.of(List.of(1.0, 5.0, 5.0, 1.0));
+        tells(token, "WATCH", 0, one);
+        tells(token, "WATCH", 0, one);
+        assertThat(seen(job).get("tasks").get(3).get("samples").asInt()).isEqualTo(1);
+        assertThat(seen(job).get("findings").get(0).get("words").asString()).startsWith("one touch with nobody near");
+        assertThat(device.send("DELETE", "/api/touch/" + token + "/WATCH", null).status())
+                .isEqualTo(204);
+        assertThat(seen(job).get("tasks").get(3).get("done").asBoolean()).isFalse();
+    }
+
+    @Test
+    void twoProofsAtOnceDoNotMixAndNoTokenOpensAnythingElse() {
+        UUID one = atTheTouch();
+        UUID other = atTheTouch();
+        String first = link(one);
+        String second = link(other);
+        tells(first, "WATCH", 0, List.of(List.of(1.0, 5.0, 5.0, 1.0), List.of(9.0, 50.0, 5.0, 2.0)));
+        tells(second, "WATCH", 0, List.of());
+        assertThat(seen(one).get("findings").get(0).get("words").asString()).isEqualTo("2 touches with nobody near");
+        assertThat(seen(other).get("findings").isEmpty()).isTrue();
+        String page = device.get("/api/touch/" + first + "/1194/834").raw().body();
+        assertThat(page).doesNotContain("hut", "Quire", one.toString());
+        for (String path : List.of("/api/jobs/" + one, "/api/jobs/" + one + "/touch", "/api/bench", "/api/people")) {
+            assertThat(device.get(path).status()).as(path).isEqualTo(401);
+        }
+    }
+
+    @Test
+    void aLinkThatIsGuessedCalledOffReplacedOrOldIsNotOpen() {
+        UUID job = atTheTouch();
+        String replaced = link(job);
+        String token = link(job);
+        assertThat(tells(replaced, "WATCH", 0, List.of()).text("title")).isEqualTo("This link is not open");
+        assertThat(tells("x".repeat(43), "WATCH", 0, List.of()).status()).isEqualTo(404);
+        assertThat(tells(token, "WATCH", 0, List.of()).status()).isEqualTo(204);
+        app.bean(JdbcClient.class)
+                .sql("update touch_proof set expires_at = now() - interval '1 second' where job_id = :job")
+                .param("job", job)
+                .update();
+        assertThat(tells(token, "WATCH", 1, List.of()).status()).isEqualTo(404);
+        String last = link(job);
+        assertThat(ansa.send("DELETE", "/api/jobs/" + job + "/touch", null).status())
+                .isEqualTo(204);
+        assertThat(tells(last, "WATCH", 0, List.of()).status()).isEqualTo(404);
+    }
+
+    @Test
+    void badTracesAreNamedAndTooManyRefused() {
+        UUID job = atTheTouch();
+        String token = link(job);
+        Answer short1 = tells(token, "SWEEP", 0, List.of(List.of(1.0, 2.0)));
+        assertThat(short1.status()).isEqualTo(400);
+        assertThat(short1.text("detail")).contains("ms, x, y and contact each");
+        assertThat(tells(token, "SWEEP", 0, List.of(List.of(1.0, 1e9, 2.0, 1.0)))
+                        .status())
+                .isEqualTo(400);
+        assertThat(tells(token, "NONSENSE", 0, List.of()).status()).isEqualTo(400);
+        assertThat(ansa.send("PUT", "/api/jobs/" + job + "/touch", Map.of("commandId", UUID.randomUUID()))
+                        .text("detail"))
+                .contains("every task done, and nothing doubtful");
+    }
+
+    @Test
+    void anErasedOwnersTracesAreErasedToo() {
+        UUID job = atTheTouch();
+        tells(link(job), "WATCH", 0, List.of());
+        app.signedIn(Role.LEAD).send("DELETE", "/api/jobs/" + job + "/owner", null);
+        assertThat(seen(job).get("tasks").get(3).get("done").asBoolean()).isFalse();
+    }
+}

@@ -1,0 +1,73 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** The repaired device's own browser proves its touch, at the size of a tablet and of a watch, while the bench watches. */
+@ExtendWith(RunningProduct.class)
+class TouchTest {
+    @Test
+    void aDeadBandIsSeenOnTheDeviceReseatedAndProvenWhole(Visit visit) {
+        Browser bench =
+                visit.browser().asAnsa().takeIn("Touch hut", "dead touch").skipTo("open.touch");
+        Browser device = visit.browser();
+        device.size(1194, 834);
+        device.openTouchProof(openOnTheDevice(bench));
+        assertThat(device.text()).doesNotContain("Touch hut", "Quire");
+        assertThat(device.accessibilityFindings()).isEmpty();
+        device.click("Sweep");
+        device.fingerOverTheSheet(0.45, 0.55);
+        bench.awaitText("Touch fails");
+        bench.awaitText("a line of the layer or its cable");
+        bench.tap(" ");
+        bench.awaitText("The device's own trace says otherwise");
+        bench.click("Seen");
+        bench.click("Take it: fails");
+        bench.awaitStepAfter("open.touch");
+        bench.goOn();
+        bench.awaitStep("open.touch");
+        device.openTouchProof(openOnTheDevice(bench));
+        device.click("Sweep");
+        device.fingerOverTheSheet(2, 2);
+        device.awaitText("Slow lines");
+        device.click("Slow lines");
+        device.fingerAlongTheDiagonals(20);
+        device.awaitText("Fast lines");
+        device.click("Fast lines");
+        device.fingerAlongTheDiagonals(40);
+        device.awaitText("Hands off");
+        device.click("Hands off");
+        bench.awaitText("Touch works everywhere");
+        bench.click("Take it: works");
+        bench.awaitStepAfter("open.touch");
+        device.reload();
+        device.awaitText("This link is not open");
+    }
+
+    @Test
+    void aWatchsFaceIsSweptInItsFewSquares(Visit visit) {
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takeIn("Pellow Dial 41", "Small hut", "cracked")
+                .skipTo("open.touch");
+        Browser watch = visit.browser();
+        watch.size(500, 484);
+        watch.openTouchProof(openOnTheDevice(bench));
+        watch.click("Sweep");
+        watch.fingerOverTheSheet(2, 2);
+        bench.awaitText("Nothing wrong so far");
+        bench.click("Call it off");
+        bench.awaitText("before what was done since");
+        watch.reload();
+        watch.awaitText("This link is not open");
+    }
+
+    private static String openOnTheDevice(Browser bench) {
+        bench.clickFirstOf("Open it on the device", "Another link");
+        bench.awaitText("touch.html#");
+        return bench.textOf("a[href*='touch.html']");
+    }
+}

@@ -1,0 +1,239 @@
+import "./proof.css";
+import { Outgoing, type Sample } from "./outgoing";
+
+/** What the bench asks the hand for, in this order. */
+const TASKS = [
+  {
+    id: "SWEEP",
+    title: "Sweep",
+    words: "One finger over all of it, slowly, to the very edge, until no square is left.",
+  },
+  {
+    id: "LINES_SLOW",
+    title: "Slow lines",
+    words: "Along a ruler, both diagonals, slowly: a hand's width in two seconds.",
+  },
+  { id: "LINES_FAST", title: "Fast lines", words: "The same two lines, twice as fast." },
+  { id: "WATCH", title: "Hands off", words: "Lay it down. Touch nothing for ten seconds." },
+  { id: "FINGERS", title: "All fingers", words: "As many fingers as fit, at once, held for a second." },
+] as const;
+type Task = (typeof TASKS)[number]["id"];
+
+/** So long nothing touched, and a task is over: nobody hits a button on a screen that is dead there. */
+const STILL_MS = 3000;
+const WATCH_MS = 10_000;
+
+/** Between two answers of one finger all was touched, unless they are further apart than that. */
+const JOINED_CELLS = 0.6;
+const SEND_MS = 300;
+
+const token = location.hash.slice(1);
+const root = document.querySelector<HTMLElement>("#proof") ?? document.body;
+
+const said = (tag: string, text: string, className = ""): HTMLElement => {
+  const element = document.createElement(tag);
+  element.textContent = text;
+  element.className = className;
+  return element;
+};
+
+const line = said("p", "", "line");
+line.setAttribute("role", "status");
+const out = new Outgoing(
+  async ({ task, seq, samples }) => {
+    try {
+      const answer = await fetch(`/api/touch/${token}/${task}/${seq}`, {
+        method: "PUT",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify({ widthPx: innerWidth, heightPx: innerHeight, samples }),
+      });
+      if (answer.status === 404) {
+        over();
+      }
+      return answer.ok || answer.status === 404;
+    } catch {
+      return false;
+    }
+  },
+  (kept) => {
+    line.textContent =
+      kept === 0 ? "" : "The bench can't be reached. What you touched is kept; leave this page open.";
+  },
+);
+
+function over(): void {
+  root.replaceChildren(
+    said("h1", "This link is not open"),
+    said("p", "It was used up, called off, or is older than half an hour. The bench makes another."),
+  );
+}
+
+async function begin(): Promise<void> {
+  const answer = await fetch(`/api/touch/${token}/${innerWidth}/${innerHeight}`).catch(() => null);
+  if (!answer?.ok) {
+    over();
+    return;
+  }
+  const page = (await answer.json()) as { cellPx: number; done: Task[] };
+  menu(page.cellPx, new Set(page.done));
+}
+
+function menu(cellPx: number, done: Set<Task>): void {
+  const next = TASKS.find((task) => !done.has(task.id));
+  const list = document.createElement("ol");
+  for (const task of TASKS) {
+    const button = document.createElement("button");
+    button.type = "button";
+    button.className = task === next ? "next" : "";
+    button.append(
+      said("b", task.title),
+      said("span", done.has(task.id) ? "done; tap to do it again" : task.words),
+    );
+    button.addEventListener("click", () => {
+      void start(task.id, cellPx, done);
+    });
+    const item = document.createElement("li");
+    item.append(button);
+    list.append(item);
+  }
+  root.replaceChildren(said("h1", next ? "Touch proof" : "All done: look at the bench"), line, list);
+}
+
+async function start(task: Task, cellPx: number, done: Set<Task>): Promise<void> {
+  if (done.has(task)) {
+    await fetch(`/api/touch/${token}/${task}`, { method: "DELETE" }).catch(() => null);
+    out.forget(task);
+  }
+  const words = TASKS.find((one) => one.id === task)?.words ?? "";
+  const sheet = document.createElement("canvas");
+  sheet.className = "sheet";
+  sheet.width = innerWidth;
+  sheet.height = innerHeight;
+  sheet.setAttribute("aria-label", words);
+  const hint = said("p", words, "hint");
+  root.replaceChildren(sheet, hint);
+  record(task, sheet, hint, cellPx, () => {
+    void out.through().then(() => {
+      menu(cellPx, new Set([...done, task]));
+    });
+  });
+}
+
+function record(
+  task: Task,
+  sheet: HTMLCanvasElement,
+  hint: HTMLElement,
+  cellPx: number,
+  onDone: () => void,
+): void {
+  const draw = sheet.getContext("2d");
+  const columns = Math.max(1, Math.ceil(innerWidth / cellPx - 0.5));
+  const rows = Math.max(1, Math.ceil(innerHeight / cellPx - 0.5));
+  const touched = new Set<number>();
+  const fingers = new Map<number, { contact: number; x: number; y: number }>();
+  const colours = getComputedStyle(document.documentElement);
+  const ink = colours.getPropertyValue("--ink");
+  const wet = colours.getPropertyValue("--wet");
+  let contacts = 0;
+  let fresh: Sample[] = [];
+  let last = performance.now();
+  const began = last;
+  let any = false;
+
+  const cell = (x: number, y: number) => {
+    const column = Math.floor((x / innerWidth) * columns);
+    const row = Math.floor((y / innerHeight) * rows);
+    if (column < 0 || row < 0 || column >= columns || row >= rows || touched.has(row * columns + column)) {
+      return;
+    }
+    touched.add(row * columns + column);
+    if (draw && task === "SWEEP") {
+      draw.fillStyle = wet;
+      draw.fillRect(
+        (column * innerWidth) / columns,
+        (row * innerHeight) / rows,
+        innerWidth / columns,
+        innerHeight / rows,
+      );
+    }
+  };
+  if (draw && task === "SWEEP") {
+    draw.strokeStyle = ink;
+    draw.globalAlpha = 0.35;
+    for (let column = 1; column < columns; column++) {
+      draw.strokeRect((column * innerWidth) / columns, -2, 0, innerHeight + 4);
+    }
+    for (let row = 1; row < rows; row++) {
+      draw.strokeRect(-2, (row * innerHeight) / rows, innerWidth + 4, 0);
+    }
+    draw.globalAlpha = 1;
+  }
+
+  const sample = (event: PointerEvent) => {
+    const finger = fingers.get(event.pointerId);
+    if (!finger) {
+      return;
+    }
+    const tenths = (px: number) => Math.round(px * 10) / 10;
+    fresh.push([
+      Math.round(event.timeStamp * 100) / 100,
+      tenths(event.clientX),
+      tenths(event.clientY),
+      finger.contact,
+    ]);
+    cell(event.clientX, event.clientY);
+    const apart = Math.hypot(event.clientX - finger.x, event.clientY - finger.y);
+    if (apart < JOINED_CELLS * cellPx) {
+      cell((event.clientX + finger.x) / 2, (event.clientY + finger.y) / 2);
+    }
+    if (draw) {
+      draw.strokeStyle = ink;
+      draw.lineWidth = 2;
+      draw.beginPath();
+      draw.moveTo(finger.x, finger.y);
+      draw.lineTo(event.clientX, event.clientY);
+      draw.stroke();
+    }
+    finger.x = event.clientX;
+    finger.y = event.clientY;
+    last = performance.now();
+  };
+  sheet.addEventListener("pointerdown", (event) => {
+    any = true;
+    hint.hidden = true;
+    fingers.set(event.pointerId, { contact: ++contacts, x: event.clientX, y: event.clientY });
+    sample(event);
+  });
+  // As often as the layer answers, where the browser tells; else once a picture, with what came between.
+  const moves = "onpointerrawupdate" in sheet ? "pointerrawupdate" : "pointermove";
+  sheet.addEventListener(moves, (event) => {
+    const move = event as PointerEvent;
+    const between = typeof move.getCoalescedEvents === "function" ? move.getCoalescedEvents() : [];
+    (between.length > 0 ? between : [move]).forEach(sample);
+  });
+  for (const up of ["pointerup", "pointercancel"] as const) {
+    sheet.addEventListener(up, (event) => {
+      fingers.delete(event.pointerId);
+      last = performance.now();
+    });
+  }
+  const clock = setInterval(() => {
+    const now = performance.now();
+    if (fresh.length > 0) {
+      out.put(task, fresh);
+      fresh = [];
+    }
+    if (task === "WATCH" && !any) {
+      hint.textContent = `Touch nothing: ${Math.max(0, Math.ceil((WATCH_MS - (now - began)) / 1000))}`;
+    }
+    const full = task === "SWEEP" && touched.size === columns * rows;
+    const still = any && fingers.size === 0 && now - last > (full ? SEND_MS : STILL_MS);
+    if (task === "WATCH" ? now - began > WATCH_MS : still) {
+      clearInterval(clock);
+      out.put(task, fresh);
+      onDone();
+    }
+  }, SEND_MS);
+}
+
+void begin();

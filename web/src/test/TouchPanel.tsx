@@ -1,0 +1,203 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import clsx from "clsx";
+import { useState } from "react";
+import { api, type Schemas, unwrap } from "@/api/client";
+import { keys } from "@/api/keys";
+import { useSubmit } from "@/api/useSubmit";
+import type { PanelProps } from "@/job/panel";
+import { newId } from "@/live/outbox";
+import { useUnits } from "@/session/useSession";
+import { say } from "@/units/units";
+import { Button } from "@/ui/Button";
+import { ProblemNote } from "@/ui/ProblemNote";
+
+type Touch = Schemas["TouchView"];
+type Link = Schemas["TouchLinkView"];
+
+const OFTEN_MS = 1000;
+
+export const useTouch = (jobId: string, seq: number) =>
+  useQuery({
+    queryKey: keys.station(jobId, "touch", seq),
+    queryFn: async () => unwrap(await api.GET("/api/jobs/{jobId}/touch", { params: { path: { jobId } } })),
+    refetchInterval: ({ state }) => (state.data?.openUntil ? OFTEN_MS : false),
+  });
+
+/** What the device's own browser tells of its touch, as it comes in, and what that says. */
+export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: Touch }) {
+  const units = useUnits();
+  const client = useQueryClient();
+  const [link, setLink] = useState<Link | null>(null);
+  const path = { jobId: job.id };
+  const again = () => client.invalidateQueries({ queryKey: keys.station(job.id, "touch") });
+  const open = useSubmit(async () => {
+    setLink(unwrap(await api.POST("/api/jobs/{jobId}/touch", { params: { path } })));
+    await again();
+  });
+  const end = useSubmit(async () => {
+    unwrap(await api.DELETE("/api/jobs/{jobId}/touch", { params: { path } }));
+    setLink(null);
+    await again();
+  });
+  const take = useSubmit(async () => {
+    unwrap(await api.PUT("/api/jobs/{jobId}/touch", { params: { path }, body: { commandId: newId() } }));
+    setLink(null);
+  });
+  const begun = touch.tasks.some((task) => task.done);
+  const problem = open.problem ?? end.problem ?? take.problem;
+  const bad = touch.findings.filter((finding) => finding.weight === "BAD");
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_19rem] items-center gap-5">
+      {link && !begun ? <Code link={link} /> : <Screen touch={touch} />}
+      <div className="grid gap-3">
+        {touch.openUntil === null && !begun && (
+          <>
+            <p className="text-2xl leading-tight font-semibold">Touch proven by the device itself</p>
+            <p className="leading-snug text-quiet">
+              Its browser opens a page without a sign-in: sweep, lines, hands off. Nothing on it names the
+              owner.
+            </p>
+          </>
+        )}
+        {begun && (
+          <p className="text-2xl leading-tight font-bold" role="status">
+            {touch.openUntil === null && touch.works === null
+              ? "The last proof, before what was done since"
+              : touch.works === true
+                ? "Touch works everywhere"
+                : bad.length > 0
+                  ? "Touch fails"
+                  : touch.findings.length > 0
+                    ? "Not sure yet"
+                    : "Nothing wrong so far"}
+          </p>
+        )}
+        {touch.findings.map((finding) => (
+          <p
+            key={finding.words}
+            className={clsx(
+              "border-l-4 pl-3 leading-snug first-letter:uppercase",
+              finding.weight === "BAD" ? "border-alarm font-semibold text-alarm" : "border-lamp",
+            )}
+          >
+            {say(finding.words, units)}
+          </p>
+        ))}
+        {(begun || touch.openUntil !== null) && (
+          <ol className="grid gap-1">
+            {touch.tasks.map((task) => (
+              <li key={task.task} className={task.done ? "" : "text-quiet"}>
+                <span aria-hidden className="inline-block w-6">
+                  {task.done ? "✓" : "·"}
+                </span>
+                {task.words}
+              </li>
+            ))}
+          </ol>
+        )}
+        {!job.closed && (
+          <div className="flex flex-wrap gap-2">
+            {touch.works !== null && touch.stepId !== null && (
+              <Button look="lamp" disabled={take.busy} onClick={() => void take.submit(undefined)}>
+                {touch.works ? "Take it: works" : "Take it: fails"}
+              </Button>
+            )}
+            <Button
+              look={begun || touch.openUntil !== null ? "plain" : "lamp"}
+              disabled={open.busy}
+              onClick={() => void open.submit(undefined)}
+            >
+              {begun || touch.openUntil !== null ? "Another link" : "Open it on the device"}
+            </Button>
+            {touch.openUntil !== null && (
+              <Button disabled={end.busy} onClick={() => void end.submit(undefined)}>
+                Call it off
+              </Button>
+            )}
+          </div>
+        )}
+        {problem && <ProblemNote problem={problem} />}
+      </div>
+    </div>
+  );
+}
+
+function Code({ link }: { link: Link }) {
+  return (
+    <div className="grid h-full min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] gap-2">
+      <svg
+        viewBox={`0 0 ${link.modules} ${link.modules}`}
+        className="h-full max-h-full min-h-0 w-full"
+        role="img"
+        aria-label="QR code of the link"
+        shapeRendering="crispEdges"
+      >
+        <rect width={link.modules} height={link.modules} fill="#fff" />
+        <path d={link.squares} fill="#000" />
+      </svg>
+      <a
+        className="digits text-base leading-tight break-all underline"
+        href={link.address}
+        target="_blank"
+        rel="noreferrer"
+      >
+        {link.address}
+      </a>
+    </div>
+  );
+}
+
+const WIDE = 1000;
+
+/** The screen as it is held: squares that never answered, ways of fingers, and where something is wrong. */
+function Screen({ touch }: { touch: Touch }) {
+  const high = WIDE / touch.aspect;
+  const cell = { w: WIDE / Math.max(1, touch.columns), h: high / Math.max(1, touch.rows) };
+  return (
+    <svg
+      viewBox={`-6 -6 ${WIDE + 12} ${high + 12}`}
+      className="h-full max-h-full w-full"
+      role="img"
+      aria-label={`The screen as it is held: ${touch.silent.length} of ${touch.columns * touch.rows} cells did not answer`}
+    >
+      <rect width={WIDE} height={high} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={4} />
+      {touch.silent.map(({ column, row }) => (
+        <rect
+          key={`${column}/${row}`}
+          x={column * cell.w}
+          y={row * cell.h}
+          width={cell.w}
+          height={cell.h}
+          fill="var(--alarm)"
+          fillOpacity={0.45}
+          stroke="var(--sheet)"
+        />
+      ))}
+      {touch.strokes.map((stroke, i) => (
+        <polyline
+          key={i}
+          points={stroke.points
+            .map((point) => `${(point.x * WIDE).toFixed(1)},${(point.y * high).toFixed(1)}`)
+            .join(" ")}
+          fill="none"
+          stroke={stroke.task === "WATCH" ? "var(--alarm)" : "var(--ink)"}
+          strokeWidth={stroke.task === "SWEEP" ? 2 : 4}
+          opacity={stroke.task === "SWEEP" ? 0.4 : 0.9}
+        />
+      ))}
+      {touch.findings
+        .flatMap((finding) => finding.at)
+        .map((at, i) => (
+          <circle
+            key={i}
+            cx={at.x * WIDE}
+            cy={at.y * high}
+            r={26}
+            fill="none"
+            stroke="var(--alarm)"
+            strokeWidth={6}
+          />
+        ))}
+    </svg>
+  );
+}
