@@ -47,7 +47,7 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
   const problem = open.problem ?? end.problem ?? take.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_19rem] items-center gap-5">
+    <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-1">
       {link && !begun ? <Code link={link} /> : <Screen touch={touch} />}
       <div className="grid gap-3">
         {touch.openUntil === null && !begun && (

@@ -31,9 +31,6 @@ class Screenshots {
         bench.goOnUntil("decide.repair");
         bench.awaitText("together");
         shoot(bench, "decide");
-        bench.goOnUntil("parts.here");
-        bench.awaitText("On the shelf");
-        shoot(bench, "parts");
         bench.goOnUntil("heat.soak");
         bench.awaitText("battery then");
         shoot(bench, "heat-plan");
@@ -90,6 +87,18 @@ class Screenshots {
         bench.awaitText("off the roll");
         shoot(bench, "bond");
         bench.station("Bond");
+        bench.goOnUntil("open.touch");
+        bench.click("Open it on the device");
+        bench.awaitText("touch.html#");
+        Browser device = visit.browser();
+        device.size(1194, 834);
+        device.openTouchProof(bench.textOf("a[href*='touch.html']"));
+        device.click("Sweep");
+        device.fingerOverTheSheet(0.45, 0.55);
+        bench.awaitText("Touch fails");
+        shoot(bench, "touch");
+        bench.click("Call it off");
+        bench.awaitText("before what was done since");
         bench.goOnUntil("seal.press");
         bench.awaitText("places read");
         bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);
