@@ -1358,6 +1358,7 @@ export interface components {
       /** Format: double */
       heightPx: number;
       samples: number[][];
+      last: boolean;
     };
     SupplyLine: {
       /** @enum {string} */

@@ -40,12 +40,12 @@ const said = (tag: string, text: string, className = ""): HTMLElement => {
 const line = said("p", "", "line");
 line.setAttribute("role", "status");
 const out = new Outgoing(
-  async ({ task, seq, samples }) => {
+  async ({ task, seq, samples, last }) => {
     try {
       const answer = await fetch(`/api/touch/${token}/${task}/${seq}`, {
         method: "PUT",
         headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ widthPx: innerWidth, heightPx: innerHeight, samples }),
+        body: JSON.stringify({ widthPx: innerWidth, heightPx: innerHeight, samples, last }),
       });
       if (answer.status === 404) {
         over();
@@ -230,7 +230,7 @@ function record(
     const still = any && fingers.size === 0 && now - last > (full ? SEND_MS : STILL_MS);
     if (task === "WATCH" ? now - began > WATCH_MS : still) {
       clearInterval(clock);
-      out.put(task, fresh);
+      out.put(task, fresh, true);
       onDone();
     }
   }, SEND_MS);

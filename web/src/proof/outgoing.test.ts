@@ -20,12 +20,12 @@ test("batches come through in order, one that failed before the next, each with 
   );
   out.put("SWEEP", [at(1)]);
   out.put("SWEEP", [at(2)]);
-  out.put("WATCH", []);
+  out.put("WATCH", [], true);
   await out.through();
-  expect(sent.map((b) => [b.task, b.seq, b.samples.length])).toEqual([
-    ["SWEEP", 0, 1],
-    ["SWEEP", 1, 1],
-    ["WATCH", 0, 0],
+  expect(sent.map((b) => [b.task, b.seq, b.samples.length, b.last])).toEqual([
+    ["SWEEP", 0, 1, false],
+    ["SWEEP", 1, 1, false],
+    ["WATCH", 0, 0, true],
   ]);
   expect(kept.slice(0, 2)).toEqual([3, 3]);
   expect(kept.at(-1)).toBe(0);
@@ -43,15 +43,16 @@ test("a long way is cut, and a task done anew counts from nothing", async () => 
   out.put(
     "SWEEP",
     Array.from({ length: 2100 }, (_, i) => at(i)),
+    true,
   );
   await out.through();
   out.forget("SWEEP");
   out.put("SWEEP", [at(9)]);
   await out.through();
-  expect(sent.map((b) => [b.seq, b.samples.length])).toEqual([
-    [0, 1000],
-    [1, 1000],
-    [2, 100],
-    [0, 1],
+  expect(sent.map((b) => [b.seq, b.samples.length, b.last])).toEqual([
+    [0, 1000, false],
+    [1, 1000, false],
+    [2, 100, true],
+    [0, 1, false],
   ]);
 });

@@ -5,6 +5,7 @@ export interface Batch {
   task: string;
   seq: number;
   samples: Sample[];
+  last: boolean;
 }
 
 /** More at once than that is cut in two: the line to the bench may be thin. */
@@ -33,12 +34,17 @@ export class Outgoing {
     this.again = again;
   }
 
-  /** Nothing touched is told too, once: that a watch is over. */
-  put(task: string, samples: readonly Sample[]): void {
+  /** Nothing touched is told too: that a watch is over. */
+  put(task: string, samples: readonly Sample[], over = false): void {
     for (let from = 0; from === 0 || from < samples.length; from += MOST) {
       const seq = this.next.get(task) ?? 0;
       this.next.set(task, seq + 1);
-      this.waiting.push({ task, seq, samples: samples.slice(from, from + MOST) });
+      this.waiting.push({
+        task,
+        seq,
+        samples: samples.slice(from, from + MOST),
+        last: over && from + MOST >= samples.length,
+      });
     }
     this.sending ??= this.run().finally(() => {
       this.sending = null;

@@ -43,7 +43,8 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
     unwrap(await api.PUT("/api/jobs/{jobId}/touch", { params: { path }, body: { commandId: newId() } }));
     setLink(null);
   });
-  const begun = touch.tasks.some((task) => task.done);
+  const begun = touch.tasks.some((task) => task.done || task.samples > 0);
+  const done = touch.tasks.some((task) => task.done);
   const problem = open.problem ?? end.problem ?? take.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
@@ -69,7 +70,9 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
                   ? "Touch fails"
                   : touch.findings.length > 0
                     ? "Not sure yet"
-                    : "Nothing wrong so far"}
+                    : done
+                      ? "Nothing wrong so far"
+                      : "It comes in …"}
           </p>
         )}
         {touch.findings.map((finding) => (
@@ -152,6 +155,8 @@ const WIDE = 1000;
 /** The screen as it is held: squares that never answered, ways of fingers, and where something is wrong. */
 function Screen({ touch }: { touch: Touch }) {
   const high = WIDE / touch.aspect;
+  // What the finger has not come to yet is not dead.
+  const swept = touch.tasks.some((task) => task.task === "SWEEP" && task.done);
   const cell = { w: WIDE / Math.max(1, touch.columns), h: high / Math.max(1, touch.rows) };
   return (
     <svg
@@ -168,7 +173,7 @@ function Screen({ touch }: { touch: Touch }) {
           y={row * cell.h}
           width={cell.w}
           height={cell.h}
-          fill="var(--alarm)"
+          fill={swept ? "var(--alarm)" : "var(--line)"}
           fillOpacity={0.45}
           stroke="var(--sheet)"
         />

@@ -21,5 +21,7 @@ create table touch_batch (
     seq      integer not null,
     -- Lists of ms, x, y, contact.
     samples  jsonb   not null,
+    -- Whether its task is over: until then nothing is dead that the finger has not come to.
+    last     boolean not null,
     primary key (proof_id, task, seq)
 );

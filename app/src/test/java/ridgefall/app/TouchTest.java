@@ -48,11 +48,16 @@ class TouchTest {
         return ansa.get("/api/jobs/" + job + "/touch").json();
     }
 
+    /** All there is of a task. */
     private Answer tells(String token, String task, int seq, List<List<Double>> samples) {
+        return tells(token, task, seq, samples, true);
+    }
+
+    private Answer tells(String token, String task, int seq, List<List<Double>> samples, boolean last) {
         return device.send(
                 "PUT",
                 "/api/touch/" + token + "/" + task + "/" + seq,
-                Map.of("widthPx", WIDTH, "heightPx", HEIGHT, "samples", samples));
+                Map.of("widthPx", WIDTH, "heightPx", HEIGHT, "samples", samples, "last", last));
     }
 
     /** A finger up and down every 20 px, but where nothing answers. */
@@ -92,7 +97,8 @@ class TouchTest {
 
     private void tellsAllOf(String token, String task, List<List<Double>> samples) {
         for (int from = 0, seq = 0; from == 0 || from < samples.size(); from += 1000, seq++) {
-            Answer told = tells(token, task, seq, samples.subList(from, Math.min(samples.size(), from + 1000)));
+            int to = Math.min(samples.size(), from + 1000);
+            Answer told = tells(token, task, seq, samples.subList(from, to), to == samples.size());
             assertThat(told.status()).as(told.raw().body()).isEqualTo(204);
         }
     }
@@ -130,7 +136,12 @@ class TouchTest {
     void aDeadBandFailsBeforeTheLinesAreDrawn() {
         UUID job = atTheTouch();
         String token = link(job);
-        tellsAllOf(token, "SWEEP", sweep((x, y) -> x > 560 && x < 640));
+        List<List<Double>> sweep = sweep((x, y) -> x > 560 && x < 640);
+        tells(token, "SWEEP", 9000, sweep.subList(0, 500), false);
+        assertThat(seen(job).get("works").isNull())
+                .as("what the finger has not come to yet is not dead")
+                .isTrue();
+        tellsAllOf(token, "SWEEP", sweep);
         JsonNode seen = seen(job);
         assertThat(seen.get("works").asBoolean(true)).isFalse();
         assertThat(seen.get("findings").get(0).get("words").asString()).startsWith("dead right across");

@@ -147,7 +147,7 @@ class TouchController {
                         .map(task -> new TouchTaskView(
                                 task,
                                 task.words(),
-                                traces.containsKey(task),
+                                verdict.done().contains(task),
                                 traces.containsKey(task)
                                         ? traces.get(task).samples().size()
                                         : 0))

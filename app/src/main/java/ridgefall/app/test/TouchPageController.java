@@ -38,8 +38,11 @@ class TouchPageController {
     /** @param cellPx of a page as large as it says it is */
     record TouchPageView(double cellPx, List<Task> done) {}
 
-    /** @param samples lists of ms, x, y and contact */
-    record Batch(double widthPx, double heightPx, List<double[]> samples) {}
+    /**
+     * @param samples lists of ms, x, y and contact
+     * @param last whether its task is over with it
+     */
+    record Batch(double widthPx, double heightPx, List<double[]> samples, boolean last) {}
 
     @GetMapping("/{widthPx}/{heightPx}")
     TouchPageView page(@PathVariable String token, @PathVariable double widthPx, @PathVariable double heightPx) {
@@ -47,7 +50,7 @@ class TouchPageController {
         Screen screen = TouchScreens.of(jobs.course(proof.jobId()).profile(), widthPx, heightPx);
         return new TouchPageView(
                 TouchGrid.CELL_MM * screen.pxPerMm(),
-                List.copyOf(proofs.traces(proof, screen).keySet()));
+                proofs.done(proof).stream().sorted().toList());
     }
 
     /** Sent again after a dropped line it counts once. */
@@ -65,7 +68,7 @@ class TouchPageController {
             }
             new Sample(one[0], one[1], one[2], (int) one[3]);
         }
-        proofs.take(proof, task, seq, batch.widthPx(), batch.heightPx(), batch.samples());
+        proofs.take(proof, task, seq, batch.widthPx(), batch.heightPx(), batch.samples(), batch.last());
     }
 
     @DeleteMapping("/{task}")

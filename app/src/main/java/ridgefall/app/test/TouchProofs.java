@@ -18,6 +18,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -115,7 +116,7 @@ public class TouchProofs {
     }
 
     @Transactional
-    void take(Proof proof, Task task, int seq, double widthPx, double heightPx, List<double[]> samples) {
+    void take(Proof proof, Task task, int seq, double widthPx, double heightPx, List<double[]> samples, boolean last) {
         long held = jdbc.sql(
                         "select coalesce(sum(jsonb_array_length(samples)), 0) from touch_batch where proof_id = :id")
                 .param("id", proof.id())
@@ -131,8 +132,9 @@ public class TouchProofs {
                 .param("id", proof.id())
                 .update();
         jdbc.sql("""
-                        insert into touch_batch (proof_id, task, seq, samples)
-                        values (:id, :task, :seq, cast(:samples as jsonb)) on conflict do nothing""")
+                        insert into touch_batch (proof_id, task, seq, samples, last)
+                        values (:id, :task, :seq, cast(:samples as jsonb), :last) on conflict do nothing""")
+                .param("last", last)
                 .param("id", proof.id())
                 .param("task", task.name())
                 .param("seq", seq)
@@ -146,6 +148,14 @@ public class TouchProofs {
                 .param("id", proof.id())
                 .param("task", task.name())
                 .update();
+    }
+
+    /** Tasks that are over. */
+    Set<Task> done(Proof proof) {
+        return Set.copyOf(jdbc.sql("select distinct task from touch_batch where proof_id = :id and last")
+                .param("id", proof.id())
+                .query((row, nth) -> Task.valueOf(row.getString("task")))
+                .list());
     }
 
     /** Tasks that something came in for, be it that nothing was touched. */

@@ -1,9 +1,11 @@
 package ridgefall.app.test;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import ridgefall.core.gate.Course;
@@ -28,9 +30,16 @@ class TouchVerdicts {
 
     /**
      * @param over whether it was taken or called off: whatever was done since, it does not speak of
+     * @param traces as far as they came in
+     * @param done tasks that are over: of the others nobody says anything yet
      * @param grid of what was swept; empty before that
      */
-    record Verdict(boolean over, Map<Task, TouchTrace> traces, Optional<TouchGrid> grid, List<TouchFinding> findings) {
+    record Verdict(
+            boolean over,
+            Map<Task, TouchTrace> traces,
+            Set<Task> done,
+            Optional<TouchGrid> grid,
+            List<TouchFinding> findings) {
         boolean bad() {
             return !over && findings.stream().anyMatch(it -> it.weight() == Weight.BAD);
         }
@@ -40,7 +49,7 @@ class TouchVerdicts {
             if (bad()) {
                 return Optional.of(false);
             }
-            boolean all = TouchProof.NEEDED.stream().allMatch(traces::containsKey);
+            boolean all = done.containsAll(TouchProof.NEEDED);
             boolean doubtful = findings.stream().anyMatch(it -> it.weight() == Weight.DOUBTFUL);
             return !over && all && !doubtful ? Optional.of(true) : Optional.empty();
         }
@@ -64,10 +73,15 @@ class TouchVerdicts {
                 .map(proof ->
                         proofs.traces(proof, TouchScreens.of(course.profile(), proof.widthPx(), proof.heightPx())))
                 .orElse(Map.of());
+        Set<Task> done = newest.map(proofs::done).orElse(Set.of());
+        Map<Task, TouchTrace> over = new EnumMap<>(Task.class);
+        over.putAll(traces);
+        over.keySet().retainAll(done);
         return new Verdict(
                 newest.filter(proof -> proof.endedAt() != null).isPresent(),
                 traces,
+                done,
                 Optional.ofNullable(traces.get(Task.SWEEP)).map(TouchGrid::of),
-                TouchProof.judge(traces));
+                TouchProof.judge(over));
     }
 }

@@ -34,6 +34,9 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
     /** Whatever a browser's own clock does between two answers: less than that no drawn line shows. */
     private static final double SEEN_MS = 20;
 
+    /** Where it was late as well, less is enough. */
+    private static final double LOST_MM = 1;
+
     /** Off the line by that much the finger was elsewhere, not only ahead. */
     private static final double BESIDE_MM = 2;
 
@@ -155,17 +158,20 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
         return left;
     }
 
-    /** Two and a half times as long without a word, or as far from one to the next, and never for less than 3 mm. */
+    /**
+     * Two and a half times as far from one answer to the next as usual: lost, where it took longer too, leapt where it did not. A finger
+     * that rests says nothing either, and has not moved when it goes on.
+     */
     private static List<Break> breaks(List<Sample> samples, Screen screen, double[] beside, double medianMs) {
         double[] steps = IntStream.range(1, samples.size())
                 .mapToDouble(i -> screen.mm(samples.get(i).apartPx(samples.get(i - 1))))
                 .toArray();
-        double far = Math.max(LOST * median(steps), LEAP_MM);
+        double usual = LOST * median(steps);
         List<Break> breaks = new ArrayList<>();
         for (int i = 1; i < samples.size(); i++) {
             double ms = samples.get(i).ms() - samples.get(i - 1).ms();
             boolean late = ms > Math.max(LOST * medianMs, SEEN_MS);
-            if (late || steps[i - 1] > far) {
+            if (steps[i - 1] > Math.max(usual, late ? LOST_MM : LEAP_MM)) {
                 boolean elsewhere = Math.abs(beside[i] - beside[i - 1]) > BESIDE_MM;
                 breaks.add(new Break(elsewhere || !late, samples.get(i - 1), steps[i - 1], ms));
             }
