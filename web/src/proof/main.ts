@@ -100,10 +100,9 @@ function menu(cellPx: number, done: Set<Task>): void {
 }
 
 async function start(task: Task, cellPx: number, done: Set<Task>): Promise<void> {
-  if (done.has(task)) {
-    await fetch(`/api/touch/${token}/${task}`, { method: "DELETE" }).catch(() => null);
-    out.forget(task);
-  }
+  // What a reload broke off goes too: its numbers are given again.
+  await fetch(`/api/touch/${token}/${task}`, { method: "DELETE" }).catch(() => null);
+  out.forget(task);
   const words = TASKS.find((one) => one.id === task)?.words ?? "";
   const sheet = document.createElement("canvas");
   sheet.className = "sheet";

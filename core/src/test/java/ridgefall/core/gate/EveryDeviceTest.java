@@ -223,7 +223,7 @@ class EveryDeviceTest {
         assertThatThrownBy(course::heatPlans).hasMessageContaining("clips hold this one");
         assertThatThrownBy(course::cutPlan).isInstanceOf(NotAllowed.class);
         assertThat(course.strips()).isEmpty();
-        assertThat(new Journey().untilStep("bond.school").course().strips()).hasSize(3);
+        assertThat(new Journey().untilStep("bond.school").course().strips()).hasSize(4);
         assertThat(new Journey(ShippedBook.profile("pellow-dial-41")).course().strips())
                 .isEmpty();
     }
