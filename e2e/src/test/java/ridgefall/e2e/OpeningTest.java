@@ -89,7 +89,7 @@ class OpeningTest {
         bench.awaitStep("bond.liquid");
         bench.goOn();
         bench.pickDay("expires", "2099-12-31");
-        bench.awaitText("At the corners in about");
+        bench.awaitText("tap each corner as it gets there");
         bench.reload();
         bench.awaitText("J/cm²");
         bench.skipTo("bond.lit-face");
