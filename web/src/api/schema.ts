@@ -148,22 +148,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/jobs/{jobId}/touch": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations["touch"];
-    put: operations["take_1"];
-    post: operations["open"];
-    delete: operations["end"];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   "/api/jobs/{jobId}/copies/{partId}/file": {
     parameters: {
       query?: never;
@@ -333,8 +317,24 @@ export interface paths {
     };
     get: operations["find"];
     put?: never;
-    post: operations["open_1"];
+    post: operations["open"];
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/touch": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["touch"];
+    put?: never;
+    post: operations["open_1"];
+    delete: operations["end"];
     options?: never;
     head?: never;
     patch?: never;
@@ -349,7 +349,7 @@ export interface paths {
     };
     get: operations["log"];
     put?: never;
-    post: operations["take_2"];
+    post: operations["take_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -397,7 +397,7 @@ export interface paths {
     };
     get: operations["fitting"];
     put?: never;
-    post: operations["take_3"];
+    post: operations["take_2"];
     delete: operations["putBack"];
     options?: never;
     head?: never;
@@ -1454,18 +1454,6 @@ export interface components {
     GivenPassword: {
       password: string;
     };
-    TouchTaken: {
-      /** Format: uuid */
-      commandId: string;
-    };
-    Receipt: {
-      /** Format: uuid */
-      jobId: string;
-      /** Format: int64 */
-      seq: number;
-      /** Format: date-time */
-      happenedAt: string;
-    };
     DataFile: {
       format: string;
       /** Format: int64 */
@@ -1483,6 +1471,14 @@ export interface components {
       /** Format: uuid */
       commandId: string;
       file: components["schemas"]["DataFile"];
+    };
+    Receipt: {
+      /** Format: uuid */
+      jobId: string;
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      happenedAt: string;
     };
     Channel: {
       /** @enum {string} */
@@ -2477,7 +2473,6 @@ export interface components {
       silent: components["schemas"]["Cell"][];
       strokes: components["schemas"]["TouchStrokeView"][];
       findings: components["schemas"]["TouchFindingView"][];
-      says: string | null;
       works: boolean | null;
     };
     TagView: {
@@ -2814,15 +2809,15 @@ export interface components {
       covered: boolean;
     };
     LeakView: {
-      curve: components["schemas"]["PressureView"][];
+      curve: components["schemas"]["Pressure"][];
       /** Format: int32 */
       fromS: number;
       /** Format: int32 */
       untilS: number;
       result: components["schemas"]["ResultView"] | null;
-      take: components["schemas"]["ChoiceView"] | null;
+      read: boolean;
     };
-    PressureView: {
+    Pressure: {
       /** Format: double */
       seconds: number;
       /** Format: double */
@@ -5382,96 +5377,6 @@ export interface operations {
       };
     };
   };
-  touch: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        jobId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "*/*": components["schemas"]["TouchView"];
-        };
-      };
-    };
-  };
-  take_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        jobId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["TouchTaken"];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "*/*": components["schemas"]["Receipt"];
-        };
-      };
-    };
-  };
-  open: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        jobId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "*/*": components["schemas"]["TouchLinkView"];
-        };
-      };
-    };
-  };
-  end: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        jobId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
   file: {
     parameters: {
       query?: never;
@@ -5863,7 +5768,7 @@ export interface operations {
       };
     };
   };
-  open_1: {
+  open: {
     parameters: {
       query?: never;
       header?: never;
@@ -5884,6 +5789,70 @@ export interface operations {
         content: {
           "*/*": components["schemas"]["Receipt"];
         };
+      };
+    };
+  };
+  touch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchView"];
+        };
+      };
+    };
+  };
+  open_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchLinkView"];
+        };
+      };
+    };
+  };
+  end: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
     };
   };
@@ -5910,7 +5879,7 @@ export interface operations {
       };
     };
   };
-  take_2: {
+  take_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -6037,7 +6006,7 @@ export interface operations {
       };
     };
   };
-  take_3: {
+  take_2: {
     parameters: {
       query?: never;
       header?: never;

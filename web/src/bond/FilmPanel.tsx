@@ -1,5 +1,4 @@
 import type { Schemas } from "@/api/client";
-import { clockWords } from "@/time/clock";
 import { length, type Units } from "@/units/units";
 import { Facts } from "@/ui/Facts";
 
@@ -87,7 +86,7 @@ export function FilmPanel({ film, units }: { film: Film; units: Units }) {
       <div>
         {seen !== undefined && (
           <>
-            <p className="digits text-5xl leading-none font-bold">{clockWords(secondsFor(seen))}</p>
+            <p className="digits text-5xl leading-none font-bold">{Math.ceil(secondsFor(seen) / 60)} min</p>
             <p className="mt-2 text-xl leading-snug font-semibold">
               for a bubble of {length(seen, units)} and all smaller ones
             </p>

@@ -12,6 +12,9 @@ import { MISHAP_KEYS } from "./useKeys";
 /** More letters than fit beside the keys in the largest type. */
 const LONG = 26;
 
+/** More than fit in it on a narrow screen. */
+const SHORT = 14;
+
 /** What is longer takes two lines, and leaves room for one more below. */
 const ONE_LINE = 44;
 
@@ -192,7 +195,7 @@ function Lamp({
     <button
       type="button"
       data-next={step.id}
-      className="min-w-0 flex-1 bg-lamp px-6 text-left text-on-lamp"
+      className="min-w-0 flex-1 bg-lamp px-4 text-left text-on-lamp lg:px-6"
       onClick={onGo}
     >
       <span className="flex items-center gap-2">
@@ -201,7 +204,11 @@ function Lamp({
       <span
         className={clsx(
           "block truncate leading-tight font-bold",
-          words.length > LONG ? "text-2xl" : "text-3xl lg:text-4xl",
+          words.length > LONG
+            ? "text-2xl"
+            : words.length > SHORT
+              ? "text-2xl lg:text-4xl"
+              : "text-3xl lg:text-4xl",
         )}
       >
         {words}
@@ -340,7 +347,9 @@ function Taking({
           )}
           role="timer"
         >
-          <span className="digits text-5xl font-bold lg:text-7xl">{clockWords(left)}</span>
+          <span className={clsx("digits text-5xl font-bold", step.choices.length < 3 && "lg:text-7xl")}>
+            {clockWords(left)}
+          </span>
           <span className="text-xl leading-tight">
             <span className={clsx("line-clamp-2", title.length <= LONG && "lg:text-2xl")}>{title}</span>
             {off && <strong className="block lg:text-3xl">Off now: it is past its limit</strong>}

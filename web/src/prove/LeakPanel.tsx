@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
+import { useOffered } from "@/job/offered";
 import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
@@ -25,22 +26,20 @@ export function LeakPanel({ job, record }: Pick<PanelProps, "job" | "record">) {
     placeholderData: keepPreviousData,
     refetchInterval: OFTEN_MS,
   });
+  useOffered(job.id, leak?.read);
   const step = job.steps.find((one) => one.id === "prove.seal-tested");
   const start = step?.choices.find((choice) => choice.fact.type === "TimerStarted");
   if (!leak || !step) {
     return <p className="text-xl">Looking at the tester …</p>;
   }
-  const { take, result } = leak;
+  const { result } = leak;
   const runs = step.waitsFor !== null;
   const latest = leak.curve.at(-1);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
       <div aria-live="polite">
         {result && !runs ? (
-          <>
-            <p className={`text-4xl font-bold ${TONES[result.verdict]}`}>{WORDS[result.verdict]}</p>
-            <p className="mt-1 text-xl leading-snug">{say(result.words, units)}.</p>
-          </>
+          <p className={`text-4xl font-bold ${TONES[result.verdict]}`}>{WORDS[result.verdict]}</p>
         ) : latest && runs ? (
           <p className="digits text-5xl leading-none font-bold">{latest.kPa.toFixed(2)} kPa</p>
         ) : (
@@ -56,18 +55,11 @@ export function LeakPanel({ job, record }: Pick<PanelProps, "job" | "record">) {
             : "Dry and closed, in the chamber, at the room's warmth. Air only: no water is near it."}
         </p>
       )}
-      {!job.closed && (
-        <div className="flex flex-wrap gap-3">
-          {take && (
-            <Button look="lamp" disabled={!take.mine} onClick={() => void record(take.fact, take.label)}>
-              {take.label}
-            </Button>
-          )}
-          {start && !runs && (
-            <Button disabled={!start.mine} onClick={() => void record(start.fact, start.label)}>
-              {say(start.label, units)}
-            </Button>
-          )}
+      {!job.closed && start && !runs && (
+        <div>
+          <Button disabled={!start.mine} onClick={() => void record(start.fact, start.label)}>
+            {say(start.label, units)}
+          </Button>
         </div>
       )}
       <p className="leading-snug text-quiet">

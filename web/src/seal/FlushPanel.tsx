@@ -58,7 +58,7 @@ export function FlushPanel({
   return (
     <BandAndOutline
       {...picture}
-      below={`${read} of ${places.length} places read. Tap one on the band; a nail feels a tenth of a millimetre.`}
+      below={`${read} of ${places.length} places read. Tap one on the band; a nail drawn over it feels a step.`}
     >
       {there ? (
         <One

@@ -1,4 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
+import clsx from "clsx";
 import { Bell, BellOff, Moon, Sun } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
@@ -32,12 +33,21 @@ export function Shell() {
           <Screen to="/shelf">Shelf</Screen>
           <Screen to="/tools">Tools</Screen>
         </nav>
-        <nav aria-label="Running timers" className="flex min-w-0 flex-1 gap-4 overflow-x-auto">
+        <nav aria-label="Running timers" className="flex h-11 min-w-0 flex-1 flex-wrap gap-4 overflow-hidden">
           {timers.map((timer) => (
             <TimerChip key={`${timer.jobId}/${timer.seq}`} timer={timer} />
           ))}
           {timers.length === 0 && <span className="text-deep-quiet">no timer runs</span>}
         </nav>
+        {timers.length > 1 && (
+          <Link
+            to="/"
+            className={clsx("shrink-0 leading-tight underline", timers.length === 2 && "lg:hidden")}
+            aria-label={`All ${timers.length} clocks`}
+          >
+            all {timers.length}
+          </Link>
+        )}
         {me && <Person me={me} />}
       </header>
       <LineNotice benchFailing={bench.isError || bench.failureCount > 0} />

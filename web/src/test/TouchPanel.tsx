@@ -4,8 +4,8 @@ import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
+import { useOffered } from "@/job/offered";
 import type { PanelProps } from "@/job/panel";
-import { newId } from "@/live/outbox";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
@@ -27,6 +27,7 @@ export const useTouch = (jobId: string, seq: number) =>
 export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: Touch }) {
   const units = useUnits();
   const client = useQueryClient();
+  useOffered(job.id, touch.works);
   const [link, setLink] = useState<Link | null>(null);
   const path = { jobId: job.id };
   const again = () => client.invalidateQueries({ queryKey: keys.station(job.id, "touch") });
@@ -39,13 +40,9 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
     setLink(null);
     await again();
   });
-  const take = useSubmit(async () => {
-    unwrap(await api.PUT("/api/jobs/{jobId}/touch", { params: { path }, body: { commandId: newId() } }));
-    setLink(null);
-  });
   const begun = touch.tasks.some((task) => task.done || task.samples > 0);
   const done = touch.tasks.some((task) => task.done);
-  const problem = open.problem ?? end.problem ?? take.problem;
+  const problem = open.problem ?? end.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-1">
@@ -100,11 +97,6 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
         )}
         {!job.closed && (
           <div className="flex flex-wrap gap-2">
-            {touch.works !== null && touch.stepId !== null && (
-              <Button look="lamp" disabled={take.busy} onClick={() => void take.submit(undefined)}>
-                {touch.works ? "Take it: works" : "Take it: fails"}
-              </Button>
-            )}
             <Button
               look={begun || touch.openUntil !== null ? "plain" : "lamp"}
               disabled={open.busy}

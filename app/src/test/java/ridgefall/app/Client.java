@@ -233,6 +233,17 @@ final class Client {
                 "/api/jobs/" + job + "/facts", Map.of("commandId", command, "expectedSeq", expectedSeq, "fact", fact));
     }
 
+    /** What the large action does: the first choice of what comes next. */
+    JsonNode leads(UUID job) {
+        JsonNode at = course(job);
+        return at.get("steps")
+                .valueStream()
+                .filter(step -> step.get("id").equals(at.get("nextStepId")))
+                .findFirst()
+                .orElseThrow()
+                .at("/choices/0");
+    }
+
     /** Takes the first choice of every step that is next, until nothing is; the owner collects it. */
     void handOver(UUID job) {
         skipTo(job, null);

@@ -78,15 +78,18 @@ class SealTest {
         ansa.skipTo(job, "prove.hand-over");
         tell(job, Map.of("type", "TimerStarted", "kind", "LEAK_TEST", "seconds", 75));
         long run = seq(job);
-        assertThat(ansa.get("/api/jobs/" + job + "/leak").json().get("take").isNull())
+        assertThat(ansa.get("/api/jobs/" + job + "/leak").json().get("read").asBoolean())
                 .as("a minute is not over")
-                .isTrue();
+                .isFalse();
+        assertThat(ansa.leads(job).get("label").asString()).isEqualTo("It reads");
         assertThat(ansa.text("/api/jobs/" + job + "/runs/" + run + "/log", log())
                         .status())
                 .isEqualTo(200);
         JsonNode leak = ansa.get("/api/jobs/" + job + "/leak").json();
         assertThat(leak.get("curve")).hasSize(41);
-        JsonNode fact = leak.get("take").get("fact");
+        assertThat(leak.get("read").asBoolean()).isTrue();
+        assertThat(ansa.leads(job).get("label").asString()).isEqualTo("Take what the tester read");
+        JsonNode fact = ansa.leads(job).get("fact");
         assertThat(fact.get("startC").asDouble()).isCloseTo(21.29, within(0.02));
         assertThat(tell(job, fact).status()).isEqualTo(200);
         JsonNode result = ansa.get("/api/jobs/" + job + "/leak").json().get("result");

@@ -90,7 +90,6 @@ public class ApiDescription {
             new String[] {"SealView", "press"},
             new String[] {"ZoneView", "found"},
             new String[] {"LeakView", "result"},
-            new String[] {"LeakView", "take"},
             new String[] {"SealView", "bead"},
             new String[] {"SealView", "gauge"},
             new String[] {"CopyView", "running"},

@@ -3,6 +3,7 @@ package ridgefall.app.job;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,13 +31,15 @@ class JobController {
     private final Book book;
     private final Answers answers;
     private final Jobs jobs;
+    private final List<Witness> witnesses;
     private final Clock clock;
 
-    JobController(Journal journal, Book book, Answers answers, Jobs jobs, Clock clock) {
+    JobController(Journal journal, Book book, Answers answers, Jobs jobs, List<Witness> witnesses, Clock clock) {
         this.journal = journal;
         this.book = book;
         this.answers = answers;
         this.jobs = jobs;
+        this.witnesses = witnesses;
         this.clock = clock;
     }
 
@@ -96,6 +99,14 @@ class JobController {
 
     @GetMapping("/{jobId}")
     JobView job(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
-        return JobView.of(jobId, jobs.job(jobId), clock.instant(), who);
+        Jobs.Job job = jobs.job(jobId);
+        return JobView.of(
+                jobId,
+                job,
+                next -> witnesses.stream()
+                        .flatMap(witness -> witness.offers(jobId, job.course(), next).stream())
+                        .findFirst(),
+                clock.instant(),
+                who);
     }
 }

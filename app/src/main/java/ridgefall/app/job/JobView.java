@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import ridgefall.app.http.ApiDescription;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.damage.Consequence;
@@ -237,7 +238,9 @@ public record JobView(
         }
     }
 
-    static JobView of(UUID id, Jobs.Job job, Instant now, SignedIn reader) {
+    /** @param offered what an instrument would record of the step that comes next */
+    static JobView of(
+            UUID id, Jobs.Job job, Function<Step, Optional<Step.Choice>> offered, Instant now, SignedIn reader) {
         Course course = job.course();
         Role role = reader.role();
         JobState state = course.state();
@@ -265,7 +268,12 @@ public record JobView(
                 Arrays.stream(Station.values())
                         .map(station -> stationView(station, steps, course))
                         .toList(),
-                steps.stream().map(step -> stepView(step, role)).toList(),
+                steps.stream()
+                        .map(step -> step.equals(next.orElse(null))
+                                ? offered.apply(step).map(step::offering).orElse(step)
+                                : step)
+                        .map(step -> stepView(step, role))
+                        .toList(),
                 next.map(Step::id).orElse(null),
                 course.atRisk(),
                 TimerView.running(course),

@@ -15,57 +15,40 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
-import ridgefall.app.job.Answers;
-import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.job.Jobs;
-import ridgefall.app.job.Journal;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.sheet.QrSquares;
 import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
-import ridgefall.core.job.Answer;
-import ridgefall.core.job.Checks;
-import ridgefall.core.job.JobFact.FunctionTested;
-import ridgefall.core.job.Phase;
+import ridgefall.core.job.Step;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
 import ridgefall.core.test.TouchGrid.Cell;
 import ridgefall.core.test.TouchProof.Task;
 import ridgefall.core.test.TouchTrace;
-import ridgefall.core.units.Allowed;
-import ridgefall.core.units.NotAllowed;
 
 /** The touch of a repaired device as its own browser tells it, watched from the bench. */
 @RestController
 @RequestMapping("/api/jobs/{jobId}/touch")
 class TouchController {
-    static final String TOUCH = "touch";
-
     /** As fine as a picture shows. */
     private static final int MOST_DRAWN = 1500;
 
     private final Jobs jobs;
     private final TouchProofs proofs;
     private final TouchVerdicts verdicts;
-    private final Journal journal;
-    private final Answers answers;
     private final Clock clock;
 
-    TouchController(
-            Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, Journal journal, Answers answers, Clock clock) {
+    TouchController(Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, Clock clock) {
         this.jobs = jobs;
         this.proofs = proofs;
         this.verdicts = verdicts;
-        this.journal = journal;
-        this.answers = answers;
         this.clock = clock;
     }
 
@@ -82,7 +65,6 @@ class TouchController {
     /**
      * @param stepId what it would prove next; null where touch is not next
      * @param openUntil null while no link is open
-     * @param says null until every task is done
      * @param works what would be recorded; null while something is doubtful or not done
      */
     record TouchView(
@@ -95,7 +77,6 @@ class TouchController {
             List<Cell> silent,
             List<TouchStrokeView> strokes,
             List<TouchFindingView> findings,
-            @Schema(nullable = true) String says,
             @Schema(nullable = true) Boolean works) {}
 
     /**
@@ -103,8 +84,6 @@ class TouchController {
      * @param squares of a QR code that leads there, {@code modules} a side
      */
     record TouchLinkView(String address, String squares, int modules, Instant openUntil) {}
-
-    record TouchTaken(UUID commandId) {}
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
@@ -138,9 +117,12 @@ class TouchController {
         Map<Task, TouchTrace> traces = verdict.traces();
         Optional<TouchGrid> grid = verdict.grid();
         return new TouchView(
-                due(course).map(phase -> Checks.functionStepId(phase, TOUCH)).orElse(null),
+                course.next()
+                        .filter(next -> TouchVerdicts.asked(next).isPresent())
+                        .map(Step::id)
+                        .orElse(null),
                 proofs.newest(jobId)
-                        .filter(it -> it.open(clock.instant()))
+                        .filter(it -> it.open(clock.instant()) && !TouchVerdicts.told(course, it))
                         .map(Proof::expiresAt)
                         .orElse(null),
                 Stream.of(Task.values())
@@ -164,32 +146,7 @@ class TouchController {
                 verdict.findings().stream()
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),
-                verdict.works().isEmpty() ? null : verdict.says(),
                 verdict.works().orElse(null));
-    }
-
-    /** @throws NotAllowed where touch is not what is tried next, or what came in proves nothing yet */
-    @PutMapping
-    @ResponseStatus(HttpStatus.CREATED)
-    Receipt take(@PathVariable UUID jobId, @RequestBody TouchTaken taken, @AuthenticationPrincipal SignedIn who) {
-        Course course = jobs.course(jobId);
-        Phase phase = due(course).orElseThrow(() -> new NotAllowed("step", "another", "the one that tries the touch"));
-        Verdict verdict = verdicts.of(jobId, course);
-        boolean works = verdict.works()
-                .orElseThrow(() -> new NotAllowed("proof", "not done", "every task done, and nothing doubtful"));
-        FunctionTested fact = new FunctionTested(TOUCH, phase, works ? Answer.PASS : Answer.FAIL, verdict.says());
-        return answers.of(
-                journal.appendNow(
-                        jobId, Allowed.present("commandId", taken.commandId()), fact, who, () -> proofs.end(jobId)),
-                jobId,
-                who);
-    }
-
-    private static Optional<Phase> due(Course course) {
-        return course.next()
-                .flatMap(next -> Stream.of(Phase.values())
-                        .filter(phase -> Checks.functionStepId(phase, TOUCH).equals(next.id()))
-                        .findFirst());
     }
 
     private static List<TouchStrokeView> strokes(Map<Task, TouchTrace> traces) {

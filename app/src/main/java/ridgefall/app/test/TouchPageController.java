@@ -79,6 +79,7 @@ class TouchPageController {
 
     private Proof open(String token) {
         return proofs.by(token)
+                .filter(proof -> !TouchVerdicts.told(jobs.course(proof.jobId()), proof))
                 .orElseThrow(() -> Problem.of(
                         HttpStatus.NOT_FOUND,
                         "This link is not open",

@@ -53,11 +53,11 @@ public class TouchProofs {
     }
 
     /**
-     * @param endedAt null while it is neither taken nor called off
+     * @param endedAt null while it is not called off
      * @param widthPx of the page on the device; null before it was opened
      */
     record Proof(
-            UUID id, UUID jobId, String madeBy, Instant expiresAt, Instant endedAt, Double widthPx, Double heightPx) {
+            UUID id, UUID jobId, Instant madeAt, Instant expiresAt, Instant endedAt, Double widthPx, Double heightPx) {
         boolean open(Instant now) {
             return endedAt == null && now.isBefore(expiresAt);
         }
@@ -195,7 +195,7 @@ public class TouchProofs {
         return new Proof(
                 row.getObject("id", UUID.class),
                 row.getObject("job_id", UUID.class),
-                row.getString("made_by"),
+                row.getObject("made_at", OffsetDateTime.class).toInstant(),
                 row.getObject("expires_at", OffsetDateTime.class).toInstant(),
                 ended == null ? null : ended.toInstant(),
                 row.getObject("width_px", Double.class),

@@ -7,8 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
+import ridgefall.core.job.Step;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
@@ -19,6 +25,9 @@ import ridgefall.core.test.TouchTrace;
 /** What a job's newest touch proof says so far. */
 @Component
 class TouchVerdicts {
+    /** The function by the id that profiles use. */
+    static final String TOUCH = "touch";
+
     /** As long as a reason may be. */
     private static final int LONGEST = 200;
 
@@ -29,7 +38,7 @@ class TouchVerdicts {
     }
 
     /**
-     * @param over whether it was taken or called off: whatever was done since, it does not speak of
+     * @param over whether it was answered for or called off: whatever was done since, it does not speak of
      * @param traces as far as they came in
      * @param done tasks that are over: of the others nobody says anything yet
      * @param grid of what was swept; empty before that
@@ -67,6 +76,21 @@ class TouchVerdicts {
         }
     }
 
+    /** When a step asks for the touch; empty for any other. */
+    static Optional<Phase> asked(Step step) {
+        return Stream.of(Phase.values())
+                .filter(phase -> Checks.functionStepId(phase, TOUCH).equals(step.id()))
+                .findFirst();
+    }
+
+    /** Whether the touch was answered for since the proof was begun: by what it said, or by hand. */
+    static boolean told(Course course, TouchProofs.Proof proof) {
+        return JobState.effective(course.journal()).stream()
+                .filter(entry -> entry.fact() instanceof FunctionTested tested
+                        && tested.functionId().equals(TOUCH))
+                .anyMatch(entry -> !entry.happenedAt().isBefore(proof.madeAt()));
+    }
+
     Verdict of(UUID jobId, Course course) {
         Optional<TouchProofs.Proof> newest = proofs.newest(jobId);
         Map<Task, TouchTrace> traces = newest.filter(proof -> proof.widthPx() != null)
@@ -78,7 +102,8 @@ class TouchVerdicts {
         over.putAll(traces);
         over.keySet().retainAll(done);
         return new Verdict(
-                newest.filter(proof -> proof.endedAt() != null).isPresent(),
+                newest.filter(proof -> proof.endedAt() != null || told(course, proof))
+                        .isPresent(),
                 traces,
                 done,
                 Optional.ofNullable(traces.get(Task.SWEEP)).map(TouchGrid::of),

@@ -1,6 +1,7 @@
 package ridgefall.app.test;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import ridgefall.app.job.Witness;
@@ -11,6 +12,8 @@ import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact.FunctionTested;
+import ridgefall.core.job.Phase;
+import ridgefall.core.job.Step;
 
 /** "Touch works", tapped by a tired hand while the device's own trace lies there and says otherwise. */
 @Component
@@ -30,7 +33,7 @@ class TouchWitness implements Witness {
     public List<Hold> against(UUID jobId, Course here, Fact fact) {
         if (!(fact instanceof FunctionTested tested)
                 || tested.answer() != Answer.PASS
-                || !tested.functionId().equals(TouchController.TOUCH)) {
+                || !tested.functionId().equals(TouchVerdicts.TOUCH)) {
             return List.of();
         }
         Verdict verdict = verdicts.of(jobId, here);
@@ -40,5 +43,20 @@ class TouchWitness implements Witness {
                         tested.phase().station(),
                         "The device's own trace says otherwise: " + verdict.says()))
                 : List.of();
+    }
+
+    @Override
+    public Optional<Step.Choice> offers(UUID jobId, Course here, Step next) {
+        return TouchVerdicts.asked(next).flatMap(phase -> {
+            Verdict verdict = verdicts.of(jobId, here);
+            return verdict.works()
+                    .map(works -> works
+                            ? Step.go("Works, by its trace", told(phase, Answer.PASS, verdict))
+                            : Step.fail("Fails, by its trace", told(phase, Answer.FAIL, verdict)));
+        });
+    }
+
+    private static FunctionTested told(Phase phase, Answer answer, Verdict verdict) {
+        return new FunctionTested(TouchVerdicts.TOUCH, phase, answer, verdict.says());
     }
 }

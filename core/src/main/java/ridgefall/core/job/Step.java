@@ -169,6 +169,12 @@ public record Step(
         return new Step(id, station, title, hint, answer, problem, optional, List.of(others), waitsFor, lead);
     }
 
+    /** With what an instrument says of it before what a hand may. */
+    public Step offering(Choice first) {
+        return choosing(Stream.concat(Stream.of(first), choices.stream()).toArray(Choice[]::new))
+                .leading(Lead.RECORD);
+    }
+
     public Step alsoChoosing(Choice last) {
         return new Step(
                 id,

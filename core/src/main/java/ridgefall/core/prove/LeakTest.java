@@ -26,12 +26,22 @@ public record LeakTest(
         double innerMl) {
     /** What one reading may say. */
     public enum Verdict {
-        TIGHT,
-        LEAKS,
+        TIGHT("tight"),
+        LEAKS("leaking"),
         /** Its pressure was never there: the watch filled with the chamber. */
-        GROSS,
+        GROSS("wide open"),
         /** Too close to what the tester can tell apart. */
-        DOUBTFUL
+        DOUBTFUL("in doubt");
+
+        private final String words;
+
+        Verdict(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
     }
 
     private static final double AIR_KPA = 101.325;

@@ -28,7 +28,7 @@ public final class SealProof {
 
     public static final double USUAL_KPA = 20;
 
-    static final String STEP = "prove.seal-tested";
+    public static final String STEP = "prove.seal-tested";
 
     private SealProof() {}
 
@@ -86,7 +86,8 @@ public final class SealProof {
     static String claim(DeviceProfile profile, JobState state) {
         return ProveState.of(state)
                 .sealTested()
-                .map(tested -> "its seal is " + tested.fact().test().words() + "; that is no rating against water")
+                .map(tested -> "its seal is " + tested.fact().test().verdict().words()
+                        + " against air; that is no rating against water")
                 .orElse(
                         asked(profile)
                                 ? "its seal was not tested: no water resistance is claimed"
