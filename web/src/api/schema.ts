@@ -692,6 +692,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/network": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["network"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}": {
     parameters: {
       query?: never;
@@ -1729,6 +1745,7 @@ export interface components {
       squares: string;
       /** Format: int32 */
       modules: number;
+      fingerprint: string | null;
       /** Format: date-time */
       openUntil: string;
     };
@@ -2184,6 +2201,12 @@ export interface components {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
       active: boolean;
+    };
+    NetworkView: {
+      url: string | null;
+      fingerprint: string | null;
+      /** Format: date-time */
+      until: string | null;
     };
     BenchJob: {
       /** Format: uuid */
@@ -6530,6 +6553,26 @@ export interface operations {
         };
         content: {
           "image/jpeg": string;
+        };
+      };
+    };
+  };
+  network: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["NetworkView"];
         };
       };
     };

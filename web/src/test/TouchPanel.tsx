@@ -119,7 +119,7 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
 
 function Code({ link }: { link: Link }) {
   return (
-    <div className="grid h-full min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] gap-2">
+    <div className="grid h-full min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto_auto] gap-2">
       <svg
         viewBox={`0 0 ${link.modules} ${link.modules}`}
         className="h-full max-h-full min-h-0 w-full"
@@ -138,6 +138,11 @@ function Code({ link }: { link: Link }) {
       >
         {link.address}
       </a>
+      <p className="text-sm leading-snug break-all text-quiet">
+        {link.fingerprint
+          ? `It may ask about the certificate first: SHA-256 ${link.fingerprint}`
+          : "Opens on this machine only. RIDGEFALL_BIND at the start lets the bench's network in."}
+      </p>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Flow;
+import javax.net.ssl.SSLContext;
 import ridgefall.app.demo.DemoPeople;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
@@ -28,11 +29,20 @@ final class Client {
 
     private final String url;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient http;
 
     Client(String url) {
         this.url = url;
+        this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** @param trusted whose certificates it takes */
+    Client(String url, SSLContext trusted) {
+        this.url = url;
+        this.http = HttpClient.newBuilder()
+                .cookieHandler(cookies)
+                .sslContext(trusted)
+                .build();
     }
 
     record Answer(int status, HttpResponse<String> raw) {

@@ -101,6 +101,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/photos/{photoId}", ALL),
             Map.entry("GET /api/people", ALL),
             Map.entry("GET /api/shop", ALL),
+            Map.entry("GET /api/network", ALL),
             Map.entry("GET /api/stock", ALL),
             Map.entry("GET /api/book", ALL),
             Map.entry("GET /api/book/{deviceId}", ALL),

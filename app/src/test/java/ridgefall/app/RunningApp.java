@@ -1,6 +1,8 @@
 package ridgefall.app;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -67,13 +69,14 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
     }
 
     /** Another node on the database of one that runs. */
-    static ConfigurableApplicationContext besides(App first) {
-        return SpringApplication.run(
-                RidgefallApp.class,
+    static ConfigurableApplicationContext besides(App first, String... more) {
+        List<String> asked = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--ridgefall.warm-up=false",
                 "--spring.datasource.url=" + first.postgres().url(),
-                "--spring.datasource.username=ridgefall");
+                "--spring.datasource.username=ridgefall"));
+        asked.addAll(List.of(more));
+        return SpringApplication.run(RidgefallApp.class, asked.toArray(String[]::new));
     }
 
     private static App app(ExtensionContext context) {

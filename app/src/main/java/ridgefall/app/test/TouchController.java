@@ -19,7 +19,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriComponentsBuilder;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.reach.BenchNetwork;
+import ridgefall.app.reach.BenchNetwork.Door;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.sheet.QrSquares;
 import ridgefall.app.test.TouchProofs.Proof;
@@ -43,12 +46,14 @@ class TouchController {
     private final Jobs jobs;
     private final TouchProofs proofs;
     private final TouchVerdicts verdicts;
+    private final BenchNetwork network;
     private final Clock clock;
 
-    TouchController(Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, Clock clock) {
+    TouchController(Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, BenchNetwork network, Clock clock) {
         this.jobs = jobs;
         this.proofs = proofs;
         this.verdicts = verdicts;
+        this.network = network;
         this.clock = clock;
     }
 
@@ -81,16 +86,24 @@ class TouchController {
 
     /**
      * @param address to open on the device; said once, and kept nowhere
+     * @param fingerprint of the certificate it will show; null where the link opens on this machine only
      * @param squares of a QR code that leads there, {@code modules} a side
      */
-    record TouchLinkView(String address, String squares, int modules, Instant openUntil) {}
+    record TouchLinkView(
+            String address,
+            String squares,
+            int modules,
+            @Schema(nullable = true) String fingerprint,
+            Instant openUntil) {}
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     TouchLinkView open(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
         jobs.course(jobId);
         String token = proofs.open(jobId, who.name());
-        String address = ServletUriComponentsBuilder.fromCurrentContextPath()
+        Optional<Door> door = network.door();
+        String address = door.map(it -> UriComponentsBuilder.fromUriString(it.url()))
+                .orElseGet(ServletUriComponentsBuilder::fromCurrentContextPath)
                 .path("/touch.html")
                 .fragment(token)
                 .build()
@@ -100,6 +113,7 @@ class TouchController {
                 address,
                 code.path(),
                 code.modules(),
+                door.map(Door::fingerprint).orElse(null),
                 proofs.newest(jobId).orElseThrow().expiresAt());
     }
 
