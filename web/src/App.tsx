@@ -5,6 +5,7 @@ import { news } from "@/live/news";
 import {
   BookPage,
   DevicePage,
+  FaultsPage,
   fetchAllPages,
   JobPage,
   PeoplePage,
@@ -61,6 +62,7 @@ function SignedIn() {
         <Route path="shelf" element={<ShelfPage />} />
         <Route path="tools" element={<ToolsPage />} />
         <Route path="shop" element={<ShopPage />} />
+        <Route path="faults" element={<FaultsPage />} />
         <Route path="people" element={<PeoplePage />} />
         <Route path="*" element={<p className="p-8 text-xl">There is no such screen.</p>} />
       </Route>

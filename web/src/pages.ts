@@ -4,6 +4,7 @@ import { lazy } from "react";
 const FETCH = {
   book: async () => ({ default: (await import("@/book/BookPage")).BookPage }),
   device: async () => ({ default: (await import("@/book/DevicePage")).DevicePage }),
+  faults: async () => ({ default: (await import("@/fault/FaultsPage")).FaultsPage }),
   job: async () => ({ default: (await import("@/job/JobPage")).JobPage }),
   people: async () => ({ default: (await import("@/people/PeoplePage")).PeoplePage }),
   record: async () => ({ default: (await import("@/prove/RecordPage")).RecordPage }),
@@ -16,6 +17,7 @@ const FETCH = {
 
 export const BookPage = lazy(FETCH.book);
 export const DevicePage = lazy(FETCH.device);
+export const FaultsPage = lazy(FETCH.faults);
 export const JobPage = lazy(FETCH.job);
 export const PeoplePage = lazy(FETCH.people);
 export const RecordPage = lazy(FETCH.record);

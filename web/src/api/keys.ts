@@ -4,6 +4,7 @@ export const keys = {
   bench: ["bench"] as const,
   people: ["people"] as const,
   shop: ["shop"] as const,
+  faults: ["faults"] as const,
   heatSources: ["heat-sources"] as const,
   instruments: ["instruments"] as const,
   programmers: ["programmers"] as const,

@@ -196,6 +196,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/faults": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["table"];
+    put: operations["change_2"];
+    post?: never;
+    delete: operations["asShipped"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book/{deviceId}/draft": {
     parameters: {
       query?: never;
@@ -1028,6 +1044,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/faults": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["faults"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/export": {
     parameters: {
       query?: never;
@@ -1633,6 +1665,81 @@ export interface components {
       sources: components["schemas"]["SourceView"][];
       kinds: components["schemas"]["KindView"][];
     };
+    Cause: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      nature: "PLUG" | "PART" | "FLEX" | "BOARD" | "LEFT_BEHIND" | "DATA" | "DIRT" | "OUTSIDE" | "CELL";
+      /** Format: double */
+      weight: number;
+    };
+    Check: {
+      id: string;
+      words: string;
+      /** @enum {string} */
+      kind: "LOOK" | "MEND" | "SWAP" | "QUOTE" | "COPY";
+      closed: boolean;
+      /** Format: double */
+      minutes: number;
+      good: string | null;
+      bad: string | null;
+      badIf: {
+        [key: string]: number;
+      };
+    };
+    Complaint: {
+      id: string;
+      words: string;
+      functions: string[];
+      causes: components["schemas"]["Cause"][];
+      checks: components["schemas"]["Check"][];
+    };
+    FaultTable: {
+      complaints: components["schemas"]["Complaint"][];
+      signs: components["schemas"]["SignChances"][];
+    };
+    SignChances: {
+      /** @enum {string} */
+      sign:
+        | "ALIVE"
+        | "WORKED_BEFORE"
+        | "FAILS_LOOSE"
+        | "FAILS_SEALED"
+        | "FAILED_BEFORE"
+        | "FLEX_IN_DANGER"
+        | "HOT_SPOT"
+        | "SOLVENT"
+        | "SCREW_LOST"
+        | "STIFF_PLUG"
+        | "EARLIER_REPAIR"
+        | "PLAIN_COPY"
+        | "ORIGINAL"
+        | "SECOND_PART"
+        | "CAME_BACK"
+        | "ALL_DEAD"
+        | "BAND"
+        | "PATCH"
+        | "GHOSTS"
+        | "WAVES"
+        | "PLUG_OFF"
+        | "PLUG_UNTOUCHED"
+        | "SHARED_WORKS"
+        | "SHARED_FAILS"
+        | "DATA_PROVEN"
+        | "DATA_NOT_PROVEN";
+      seenIf: {
+        [key: string]: number;
+      };
+    };
+    FaultTableView: {
+      table: components["schemas"]["FaultTable"];
+      cases: {
+        [key: string]: {
+          [key: string]: number;
+        };
+      };
+      changedBy: string | null;
+    };
     Drafted: {
       id: string;
       /** Format: int32 */
@@ -1803,6 +1910,7 @@ export interface components {
       | components["schemas"]["ClampsSet"]
       | components["schemas"]["CopiedElsewhere"]
       | components["schemas"]["CopyBegun"]
+      | components["schemas"]["CopyDueAgain"]
       | components["schemas"]["CopyFailed"]
       | components["schemas"]["CornerMeasured"]
       | components["schemas"]["CornerReached"]
@@ -3110,6 +3218,28 @@ export interface components {
       readyAtSeconds: components["schemas"]["BandView"];
       coldAtSeconds: components["schemas"]["BandView"];
     };
+    CauseView: {
+      words: string;
+      /** Format: double */
+      share: number;
+      /** Format: double */
+      cases: number;
+    };
+    FaultCheckView: {
+      words: string;
+      /** Format: double */
+      minutes: number;
+      /** Format: double */
+      toTheCure: number;
+      opens: boolean;
+    };
+    OpenFaultView: {
+      stepId: string;
+      words: string;
+      causes: components["schemas"]["CauseView"][];
+      because: string[];
+      checks: components["schemas"]["FaultCheckView"][];
+    };
     Export: {
       format: string;
       /** Format: uuid */
@@ -4116,6 +4246,15 @@ export interface components {
        */
       type: "CopyBegun";
     };
+    CopyDueAgain: {
+      functionId: string;
+      partId: string;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "CopyDueAgain";
+    };
     CopyFailed: {
       /** @enum {string} */
       doing: "READ" | "WRITE";
@@ -4268,6 +4407,7 @@ export interface components {
       /** @enum {string} */
       finding: "DONE" | "SOUND" | "BAD" | "LEFT";
       functionId: string;
+      phase: ("BEFORE" | "OPEN" | "AFTER") | null;
       /**
        * @description discriminator enum property added by openapi-typescript
        * @enum {string}
@@ -5529,6 +5669,68 @@ export interface operations {
       path: {
         sourceId: string;
       };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  table: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["FaultTableView"];
+        };
+      };
+    };
+  };
+  change_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FaultTable"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["FaultTableView"];
+        };
+      };
+    };
+  };
+  asShipped: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
       cookie?: never;
     };
     requestBody?: never;
@@ -7068,6 +7270,28 @@ export interface operations {
       };
     };
   };
+  faults: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenFaultView"][];
+        };
+      };
+    };
+  };
   export: {
     parameters: {
       query?: never;
@@ -7632,6 +7856,46 @@ export const kindViewKindValues: ReadonlyArray<
 export const sourceViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SourceView"]["kind"]
 > = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
+export const causeNatureValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Cause"]["nature"]
+> = ["PLUG", "PART", "FLEX", "BOARD", "LEFT_BEHIND", "DATA", "DIRT", "OUTSIDE", "CELL"];
+export const checkKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Check"]["kind"]> = [
+  "LOOK",
+  "MEND",
+  "SWAP",
+  "QUOTE",
+  "COPY",
+];
+export const signChancesSignValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SignChances"]["sign"]
+> = [
+  "ALIVE",
+  "WORKED_BEFORE",
+  "FAILS_LOOSE",
+  "FAILS_SEALED",
+  "FAILED_BEFORE",
+  "FLEX_IN_DANGER",
+  "HOT_SPOT",
+  "SOLVENT",
+  "SCREW_LOST",
+  "STIFF_PLUG",
+  "EARLIER_REPAIR",
+  "PLAIN_COPY",
+  "ORIGINAL",
+  "SECOND_PART",
+  "CAME_BACK",
+  "ALL_DEAD",
+  "BAND",
+  "PATCH",
+  "GHOSTS",
+  "WAVES",
+  "PLUG_OFF",
+  "PLUG_UNTOUCHED",
+  "SHARED_WORKS",
+  "SHARED_FAILS",
+  "DATA_PROVEN",
+  "DATA_NOT_PROVEN",
+];
 export const lineChangeChangeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LineChange"]["change"]
 > = ["NEW", "CHANGED", "SAME"];
@@ -8217,6 +8481,9 @@ export const copyBegunDoingValues: ReadonlyArray<
 export const copyBegunTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopyBegun"]["type"]
 > = ["CopyBegun"];
+export const copyDueAgainTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["CopyDueAgain"]["type"]
+> = ["CopyDueAgain"];
 export const copyFailedDoingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CopyFailed"]["doing"]
 > = ["READ", "WRITE"];
@@ -8294,6 +8561,9 @@ export const earlierRepairTypeValues: ReadonlyArray<
 export const faultCheckedFindingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["finding"]
 > = ["DONE", "SOUND", "BAD", "LEFT"];
+export const faultCheckedPhaseAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["phase"]
+> = ["BEFORE", "OPEN", "AFTER"];
 export const faultCheckedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["FaultChecked"]["type"]
 > = ["FaultChecked"];

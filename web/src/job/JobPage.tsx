@@ -9,6 +9,7 @@ import { CleanPanel } from "@/clean/CleanPanel";
 import { DecidePanel } from "@/decide/DecidePanel";
 import { EdgePanel } from "@/edge/EdgePanel";
 import type { View } from "@/edge/useEdge";
+import { about, FaultPanel, useFaults } from "@/fault/FaultPanel";
 import { HeatPanel } from "@/heat/HeatPanel";
 import { IntakePanel } from "@/intake/IntakePanel";
 import { PartsPanel } from "@/parts/PartsPanel";
@@ -295,6 +296,13 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
   const next = panel.job.nextStepId ?? "";
   const inside =
     BACK_INSIDE.test(next) && panel.job.steps.some((s) => s.id === next && s.station === station);
+  const faults = useFaults(panel.job.id, panel.job.seq, next);
+  const fault = panel.job.steps.some((s) => s.id === next && s.station === station)
+    ? about(faults, next)
+    : undefined;
+  if (fault) {
+    return <FaultPanel fault={fault} />;
+  }
   switch (station) {
     case "INTAKE":
       return <IntakePanel {...panel} />;

@@ -142,6 +142,9 @@ function Person({ me }: { me: Me }) {
             <DropdownMenu.Item className={ITEM} onSelect={() => void navigate("/shop")}>
               How the shop reckons
             </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void navigate("/faults")}>
+              What fails, and why
+            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} onSelect={() => setPassword(true)}>
               Change my password
             </DropdownMenu.Item>

@@ -751,6 +751,15 @@ final class Browser implements AutoCloseable {
         awaitAnswers();
     }
 
+    /** Leaves what else the fault finder proposes until it comes to this. */
+    void leaveChecksUntil(String stepId) {
+        await("a check of the fault finder", "(" + NEXT_STEP + " ?? '').includes('.fault.')");
+        for (String at = nextStep(); !at.equals(stepId); at = nextStep()) {
+            click("Not that: what else?");
+            awaitStepAfter(at);
+        }
+    }
+
     void awaitStep(String stepId) {
         await(stepId + " as the next step", NEXT_STEP + " === args[0]", stepId);
     }

@@ -28,6 +28,8 @@ class TouchTest {
         bench.click("Seen");
         bench.tap(" ");
         bench.awaitStepAfter("open.touch");
+        bench.awaitText("Dead right across, by its trace");
+        bench.leaveChecksUntil("test.fault.touch.reseat");
         bench.goOn();
         bench.awaitStep("open.touch");
         device.openTouchProof(openOnTheDevice(bench));

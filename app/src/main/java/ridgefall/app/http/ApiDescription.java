@@ -90,6 +90,8 @@ public class ApiDescription {
             new String[] {"SealView", "press"},
             new String[] {"ZoneView", "found"},
             new String[] {"LeakView", "result"},
+            new String[] {"Check", "good"},
+            new String[] {"Check", "bad"},
             new String[] {"SealView", "bead"},
             new String[] {"SealView", "gauge"},
             new String[] {"CopyView", "running"},
@@ -103,6 +105,7 @@ public class ApiDescription {
     private static final List<String[]> MAY_BE_NULL_IN_FACTS = List.of(
             new String[] {"JobOpened", "variantId"},
             new String[] {"FunctionTested", "reason"},
+            new String[] {"FaultChecked", "phase"},
             new String[] {"CheckAnswered", "reason"},
             new String[] {"TimerStarted", "timerId"},
             new String[] {"TimerStopped", "timerId"},

@@ -56,6 +56,10 @@ final class FieldWords {
             Map.entry("cureHours", "cures"),
             Map.entry("profileId", "the device"),
             Map.entry("supplyId", "the supply"),
+            Map.entry("checks.badIf", "chance of a bad outcome"),
+            Map.entry("checks.minutes", "minutes of a check"),
+            Map.entry("causes.weight", "weight of a cause"),
+            Map.entry("signs.seenIf", "chance of a sign"),
             Map.entry("seq", "number of the fact"));
 
     private static final Pattern UNIT = Pattern.compile("(Mm|C|Kg|Id)$");

@@ -93,6 +93,7 @@ class JobController {
     /** Of what is copied, hands begin, stop, or tell of another programmer. */
     private static boolean byHand(CopyFact copy) {
         return copy instanceof CopyFact.CopyBegun
+                || copy instanceof CopyFact.CopyDueAgain
                 || copy instanceof CopyFact.CopiedElsewhere
                 || copy instanceof CopyFact.CopyFailed failed && failed.trouble() == CopyFact.Trouble.STOPPED;
     }

@@ -15,6 +15,7 @@ import ridgefall.app.tools.Supplies;
 import ridgefall.core.bond.StripPlan;
 import ridgefall.core.bond.Supply;
 import ridgefall.core.clean.PrimerSchool;
+import ridgefall.core.fault.Faults;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
@@ -54,14 +55,23 @@ public class Plans implements Planning {
     private final PicksTried picks;
     private final SourcesTaken taken;
     private final Supplies supplies;
+    private final FaultBook faults;
 
-    Plans(DeviceBook book, HeatSources sources, Shop shop, PicksTried picks, SourcesTaken taken, Supplies supplies) {
+    Plans(
+            DeviceBook book,
+            HeatSources sources,
+            Shop shop,
+            PicksTried picks,
+            SourcesTaken taken,
+            Supplies supplies,
+            FaultBook faults) {
         this.book = book;
         this.sources = sources;
         this.shop = shop;
         this.picks = picks;
         this.taken = taken;
         this.supplies = supplies;
+        this.faults = faults;
     }
 
     public Course course(List<Entry> journal) {
@@ -88,6 +98,11 @@ public class Plans implements Planning {
     @Override
     public List<SourceTaken> taken() {
         return taken.all();
+    }
+
+    @Override
+    public Faults faults() {
+        return faults.faults();
     }
 
     @Override

@@ -63,6 +63,12 @@ public record CarryState(
         return new CarryState(moved, lost, joined, ohm, Fold.plus(copies, partId, change.apply(copy(partId))));
     }
 
+    /** Data that are written once more; what was read is kept. */
+    CarryState dueAgain(String partId) {
+        return new CarryState(Fold.minus(moved, partId), Fold.minus(lost, partId), joined, ohm, copies)
+                .copying(partId, DataCopy::swapped);
+    }
+
     private Set<String> waiting() {
         return moved.contains(CarryStation.PANEL) && !joined ? Set.of(CarryStation.PANEL) : Set.of();
     }

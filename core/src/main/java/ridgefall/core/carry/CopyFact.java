@@ -2,8 +2,10 @@ package ridgefall.core.carry;
 
 import java.util.Locale;
 import java.util.UUID;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.FactWords;
+import ridgefall.core.job.Phase;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -241,6 +243,35 @@ public sealed interface CopyFact extends CarryFact {
             return same()
                     ? readSum.strip() + " both times"
                     : readSum.strip() + " read, " + backSum.strip() + " read back";
+        }
+    }
+
+    /** What hangs on the data fails at the test: what was read is written once more. */
+    record CopyDueAgain(String partId, String functionId) implements CopyFact {
+        @Override
+        public void check() {
+            Allowed.text("partId", partId, 40);
+            Allowed.text("functionId", functionId, 40);
+        }
+
+        @Override
+        public CarryState after(CarryState before, Entry entry) {
+            return before.dueAgain(partId);
+        }
+
+        @Override
+        public boolean voids(String id) {
+            return id.equals(Checks.functionStepId(Phase.OPEN, functionId));
+        }
+
+        @Override
+        public boolean canBeTakenBack() {
+            return true;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return CarryFact.part(partId, told) + ": to be copied anew";
         }
     }
 

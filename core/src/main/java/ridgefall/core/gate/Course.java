@@ -32,6 +32,8 @@ import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.edge.EdgeInterval;
+import ridgefall.core.fault.FaultFact;
+import ridgefall.core.fault.FaultSteps;
 import ridgefall.core.gate.Planning.CutQuestion;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
@@ -85,7 +87,6 @@ import ridgefall.core.stop.StopState;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
-import ridgefall.core.test.TestFact;
 import ridgefall.core.test.TestStation;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -111,7 +112,7 @@ public final class Course {
             CleanFact.FAMILY,
             BondFact.FAMILY,
             JoinFact.FAMILY,
-            TestFact.FAMILY,
+            FaultFact.FAMILY,
             SealFact.FAMILY,
             ProveFact.FAMILY);
 
@@ -394,7 +395,14 @@ public final class Course {
     }
 
     private Stream<Step> stationsSteps() {
-        return rooms().flatMap(room -> room.steps(profile, state).stream()).map(this::openedFirst);
+        return FaultSteps.into(
+                rooms().flatMap(room -> room.steps(profile, state).stream())
+                        .map(this::openedFirst)
+                        .toList(),
+                profile,
+                state,
+                planning.faults())
+                .stream();
     }
 
     /** A part that turns out wrong once the front is sealed is swapped after it was opened again. */
@@ -616,6 +624,9 @@ public final class Course {
         Optional<Station> station = station(fact);
         Stream<Hold> own = station.stream().flatMap(at -> room(at).holds(fact, profile, state).stream());
         Stream<Hold> later = rooms.stream().flatMap(room -> room.bars(fact, state).stream());
+        if (fact instanceof FaultFact tried) {
+            FaultSteps.known(tried, profile, planning.faults().table());
+        }
         if (fact instanceof DamageFact mishap) {
             Damage.possible(profile, state, mishap);
         } else if (fact instanceof DetourFact.Reopened

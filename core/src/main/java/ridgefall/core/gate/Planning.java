@@ -9,6 +9,7 @@ import ridgefall.core.bond.StripPlan;
 import ridgefall.core.bond.Supply;
 import ridgefall.core.clean.PrimerSchool;
 import ridgefall.core.damage.Harm;
+import ridgefall.core.fault.Faults;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
@@ -38,6 +39,11 @@ public interface Planning {
     /** What devices lie on, of all jobs. */
     default List<SourceTaken> taken() {
         return List.of();
+    }
+
+    /** What is looked for where something fails. */
+    default Faults faults() {
+        return Faults.USUAL;
     }
 
     /** What the shop reckons in. */

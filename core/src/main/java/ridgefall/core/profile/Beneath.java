@@ -26,6 +26,7 @@ public record Beneath(String words, EdgeFeature.Kind kind, double hazard, String
     private static final double INWARD_MM = 15;
 
     private static final double CABLE_HAZARD = 0.7;
+    private static final String CABLE = "cable of the ";
 
     /** The worst of the edge first, then cables, then what is large. */
     public static List<Beneath> at(DeviceProfile profile, double atMm) {
@@ -40,8 +41,7 @@ public record Beneath(String words, EdgeFeature.Kind kind, double hazard, String
         Stream<Beneath> cables = profile.connectors().stream()
                 .filter(plug ->
                         plug.cable() != null && plug.cable().route().stream().anyMatch(p -> near(p, at)))
-                .map(plug ->
-                        new Beneath("cable of the " + plug.words().toLowerCase(Locale.ROOT), null, CABLE_HAZARD, null));
+                .map(plug -> new Beneath(CABLE + plug.words().toLowerCase(Locale.ROOT), null, CABLE_HAZARD, null));
         Stream<Beneath> inside = profile.document().inside().stream()
                 .filter(part -> part.kind() == InsideKind.BATTERY || part.kind() == InsideKind.PANEL)
                 .filter(part -> part.area() != null && near(part.area(), at))
@@ -51,6 +51,10 @@ public record Beneath(String words, EdgeFeature.Kind kind, double hazard, String
                 .flatMap(some -> some)
                 .distinct()
                 .toList();
+    }
+
+    public boolean isCable() {
+        return kind == EdgeFeature.Kind.CABLE || words.startsWith(CABLE);
     }
 
     /** With what its loss means, where that is known. */

@@ -3,13 +3,12 @@ package ridgefall.core.test;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.Consequence;
-import ridgefall.core.decide.DecideState;
 import ridgefall.core.decide.DecideStation;
+import ridgefall.core.fault.FaultCase;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Fact;
@@ -25,22 +24,15 @@ import ridgefall.core.job.Step.Choice;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.profile.StripOrder.Stage;
-import ridgefall.core.profile.Symptom;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
-import ridgefall.core.test.FaultFinder.Belief;
-import ridgefall.core.test.FaultFinder.Cause;
-import ridgefall.core.test.FaultFinder.Check;
-import ridgefall.core.test.TestFact.FaultChecked;
-import ridgefall.core.test.TestFact.Finding;
 
 /** The front is loose and the liners are on: what works now will work sealed, and what fails costs nothing yet. */
 public final class TestStation implements StationRoom {
@@ -56,7 +48,6 @@ public final class TestStation implements StationRoom {
         List<Step> steps = new ArrayList<>(wayBack(profile, state));
         for (Function function : openFunctions(profile)) {
             Step step = Checks.function(profile, state, function, Phase.OPEN);
-            nextCheck(profile, state, function, step).ifPresent(steps::add);
             steps.add(fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step);
         }
         for (Consequence consequence : Consequence.all(profile, state)) {
@@ -143,48 +134,6 @@ public final class TestStation implements StationRoom {
         return step.leadingOn(ways.toArray(Choice[]::new));
     }
 
-    /** The cheapest way on from a function that fails; none where the fault finder has nothing more. */
-    private static Optional<Step> nextCheck(DeviceProfile profile, JobState state, Function function, Step step) {
-        if (!step.problem() || !fails(state, function.id())) {
-            return Optional.empty();
-        }
-        Optional<PartKind> part = part(profile, state, function);
-        FaultFinder finder = new FaultFinder(FaultFinder.ALL.stream()
-                .filter(check -> check != FaultFinder.SWAP || part.isPresent())
-                .toList());
-        List<FaultChecked> tried = TestState.of(state).about(function.id());
-        Belief belief = belief(state, function, tried);
-        return finder.next(
-                        belief, tried.stream().map(FaultChecked::faultCheckId).toList())
-                .map(check -> check(state, function, check, belief, part));
-    }
-
-    /** How likely each cause is by what else works and what was tried. */
-    private static Belief belief(JobState state, Function function, List<FaultChecked> tried) {
-        Belief belief = Belief.PRIOR;
-        boolean alive = Stream.of("sound", "charge").allMatch(other -> works(state, other));
-        if (function.failsAs() == Symptom.DEAD_PICTURE && alive) {
-            belief = belief.given(FaultFinder.DARK_BUT_ALIVE);
-        }
-        for (FaultChecked one : tried) {
-            Check check = FaultFinder.ALL.stream()
-                    .filter(known -> known.id().equals(one.faultCheckId()))
-                    .findFirst()
-                    .orElseThrow();
-            belief = switch (one.finding()) {
-                // What was done and did not help: it fails again since.
-                case DONE, BAD -> belief.given(check.badIf());
-                case SOUND -> belief.given(check.goodIf());
-                case LEFT -> belief;
-            };
-        }
-        return belief;
-    }
-
-    private static boolean works(JobState state, String functionId) {
-        return answered(state, functionId, Answer.PASS);
-    }
-
     private static boolean fails(JobState state, String functionId) {
         return answered(state, functionId, Answer.FAIL);
     }
@@ -195,57 +144,14 @@ public final class TestStation implements StationRoom {
                 .isPresent();
     }
 
-    private static Step check(JobState state, Function function, Check check, Belief belief, Optional<PartKind> part) {
-        Cause likeliest = belief.likeliest();
-        String hint = Math.round(check.minutes()) + " min; most likely " + likeliest.words() + ", about "
-                + Math.round(10 * belief.of().get(likeliest)) + " in 10";
-        List<Choice> choices;
-        if (check == FaultFinder.SWAP) {
-            choices = List.of(
-                    PartsStation.swap(state, part.orElseThrow(), PartsFact.Bad.DEAD_AT_TEST),
-                    tried("Not that: what else?", function, check, Finding.LEFT));
-        } else if (check.cures()) {
-            choices = List.of(tried("Done: test it again", function, check, Finding.DONE));
-        } else {
-            choices = List.of(
-                    tried("Sound", function, check, Finding.SOUND),
-                    tried("Torn or creased", function, check, Finding.BAD));
-        }
-        return Step.open(
-                        "test.fault." + function.id() + "." + check.id(),
-                        Station.TEST,
-                        function.words() + " fails: " + check.words().toLowerCase(Locale.ROOT),
-                        hint,
-                        choices.toArray(Choice[]::new))
-                .leading(Step.Lead.PROPOSE);
-    }
-
-    private static Choice tried(String label, Function function, Check check, Finding finding) {
-        FaultChecked fact = new FaultChecked(function.id(), check.id(), finding);
-        return finding == Finding.BAD ? Step.fail(label, fact) : Step.other(label, fact);
-    }
-
     /** What leads on when nothing is left to check. */
     private static Choice[] ways(DeviceProfile profile, JobState state, Function function) {
         List<Choice> ways = new ArrayList<>();
-        part(profile, state, function)
+        FaultCase.part(profile, state, function)
                 .ifPresent(kind -> ways.add(PartsStation.swap(state, kind, PartsFact.Bad.DEAD_AT_TEST)));
+        DecideStation.quoteAnew(state, Optional.empty()).ifPresent(ways::add);
         ways.add(DecideStation.goesBack(state));
         return ways.toArray(Choice[]::new);
-    }
-
-    /** The new part that a function hangs on; empty where it is the device's own. */
-    private static Optional<PartKind> part(DeviceProfile profile, JobState state, Function function) {
-        if (function.failsAs() == null) {
-            return Optional.empty();
-        }
-        List<PartKind> parts = DecideState.of(state)
-                .repair()
-                .map(agreed -> profile.repair(agreed.repairId()).parts())
-                .orElse(List.of());
-        return function.failsAs() == Symptom.DEAD_PICTURE && parts.contains(PartKind.PANEL)
-                ? Optional.of(PartKind.PANEL)
-                : parts.stream().findFirst();
     }
 
     private static List<Function> openFunctions(DeviceProfile profile) {
@@ -266,12 +172,6 @@ public final class TestStation implements StationRoom {
                                             profile.connectors().stream().map(plug -> StripStation.homeStep(plug))),
                                     Consequence.all(profile, state).stream().map(Consequence::checkId))
                             .toList());
-        } else if (fact instanceof FaultChecked f) {
-            functionOf(profile, f.functionId());
-            Checks.known(
-                    "faultCheckId",
-                    f.faultCheckId(),
-                    FaultFinder.ALL.stream().map(Check::id).toList());
         } else if (fact instanceof JobFact.FunctionTested f) {
             functionOf(profile, f.functionId());
         }

@@ -1,7 +1,8 @@
-package ridgefall.core.test;
+package ridgefall.core.fault;
 
 import java.util.Locale;
 import java.util.Optional;
+import ridgefall.core.fault.FaultTable.Check;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -13,8 +14,8 @@ import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.units.Allowed;
 
 /** What was done about something that does not work. */
-public sealed interface TestFact extends Fact.Of<TestState> {
-    Family<TestState> FAMILY = new Family<>(TestFact.class, TestState.NOTHING, TestState::hears);
+public sealed interface FaultFact extends Fact.Of<FaultState> {
+    Family<FaultState> FAMILY = new Family<>(FaultFact.class, FaultState.NOTHING, FaultState::hears);
 
     enum Finding {
         /** Done: whether it helped is what the next test of the function says. */
@@ -36,17 +37,25 @@ public sealed interface TestFact extends Fact.Of<TestState> {
     }
 
     @Override
-    default Family<TestState> family() {
+    default Family<FaultState> family() {
         return FAMILY;
     }
 
-    @Override
-    default Optional<Station> station() {
-        return Optional.of(Station.TEST);
-    }
+    /**
+     * A check of the fault finder for a function that failed.
+     *
+     * @param phase in which it failed; null for loose, as it was before others were asked
+     */
+    record FaultChecked(String functionId, String faultCheckId, Finding finding, Phase phase) implements FaultFact {
+        @Override
+        public Optional<Station> station() {
+            return Optional.of(when().station());
+        }
 
-    /** A check of the fault finder for a function that failed with the front loose. */
-    record FaultChecked(String functionId, String faultCheckId, Finding finding) implements TestFact {
+        public Phase when() {
+            return phase == null ? Phase.OPEN : phase;
+        }
+
         @Override
         public void check() {
             Allowed.text("functionId", functionId, 40);
@@ -55,27 +64,30 @@ public sealed interface TestFact extends Fact.Of<TestState> {
         }
 
         @Override
-        public TestState after(TestState before, Entry entry) {
+        public FaultState after(FaultState before, Entry entry) {
             return before.tried(this);
         }
 
         /** What was mended is tested anew. */
         @Override
         public boolean voids(String id) {
-            return finding == Finding.DONE && id.equals(Checks.functionStepId(Phase.OPEN, functionId));
+            return finding == Finding.DONE && id.equals(Checks.functionStepId(when(), functionId));
         }
 
         @Override
         public String words(FactWords told) {
+            Check check = UsualFaults.TABLE.about(functionId).check(faultCheckId);
             return FactWords.name(functionId, told.profile().functions().stream(), Function::id, Function::words)
                     + " failed, "
-                    + FactWords.name(
-                                    faultCheckId,
-                                    FaultFinder.ALL.stream(),
-                                    FaultFinder.Check::id,
-                                    FaultFinder.Check::words)
-                            .toLowerCase(Locale.ROOT)
-                    + ": " + finding.words();
+                    + (check == null ? faultCheckId : check.words()).toLowerCase(Locale.ROOT)
+                    + ": "
+                    + switch (finding) {
+                        case SOUND ->
+                            check == null ? finding.words() : check.good().toLowerCase(Locale.ROOT);
+                        case BAD ->
+                            check == null ? finding.words() : check.bad().toLowerCase(Locale.ROOT);
+                        default -> finding.words();
+                    };
         }
     }
 }
