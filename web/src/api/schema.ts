@@ -1140,6 +1140,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/charge": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["charge"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/carry": {
     parameters: {
       query?: never;
@@ -3411,6 +3427,28 @@ export interface components {
       opensOn: string;
       /** Format: int32 */
       greatestOpeningDeg: number;
+    };
+    ChargePointView: {
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      volts: number;
+      /** Format: double */
+      amps: number;
+    };
+    ChargeView: {
+      curve: components["schemas"]["ChargePointView"][];
+      /** Format: int32 */
+      seconds: number;
+      /** Format: double */
+      leastW: number;
+      /** Format: double */
+      mostW: number;
+      runs: boolean;
+      verdict:
+        | ("NO_POWER" | "NOTHING" | "SAGS" | "LITTLE" | "CHARGES" | "STARTS_OVER" | "TOO_MUCH" | "HOT" | null)
+        | null;
+      words: string | null;
     };
     CarryView: {
       split: components["schemas"]["SplitView"] | null;
@@ -7405,6 +7443,28 @@ export interface operations {
       };
     };
   };
+  charge: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ChargeView"];
+        };
+      };
+    };
+  };
   carry: {
     parameters: {
       query?: {
@@ -8190,6 +8250,9 @@ export const copyViewDoingValues: ReadonlyArray<
 export const progressViewStageValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ProgressView"]["stage"]
 > = ["READING", "KEEPING", "WRITING", "READING_BACK"];
+export const chargeViewVerdictAnyOf0Values: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ChargeView"]["verdict"]
+> = ["NO_POWER", "NOTHING", "SAGS", "LITTLE", "CHARGES", "STARTS_OVER", "TOO_MUCH", "HOT"];
 export const ledgerRowViewStandingValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgerRowView"]["standing"]
 > = ["TO_MOVE", "NOW", "MOVED", "BROUGHT", "LOST"];

@@ -8,6 +8,7 @@ import type { PanelProps } from "@/job/panel";
 import { newId } from "@/live/outbox";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { ChargePanel } from "./ChargePanel";
 import { TouchPanel, useTouch } from "./TouchPanel";
 
 /** As often as a reader is asked. */
@@ -34,6 +35,12 @@ export function TestPanel(props: PanelProps) {
   const step = job.steps.find((one) => one.id === proof?.stepId);
   if (touch && touch.stepId !== null && touch.stepId === job.nextStepId) {
     return <TouchPanel job={job} touch={touch} />;
+  }
+  const charging = job.steps.find(
+    (one) => one.id === job.nextStepId && /^(open|after)\.charge$/.test(one.id),
+  );
+  if (charging) {
+    return <ChargePanel job={job} step={charging} record={props.record} />;
   }
   if (!step) {
     return <JournalPanel job={job} />;

@@ -102,6 +102,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/people", ALL),
             Map.entry("GET /api/shop", ALL),
             Map.entry("GET /api/network", ALL),
+            Map.entry("GET /api/jobs/{jobId}/charge", ALL),
             Map.entry("GET /api/faults", ALL),
             Map.entry("PUT /api/faults", LEADS),
             Map.entry("DELETE /api/faults", LEADS),

@@ -90,6 +90,7 @@ public class ApiDescription {
             new String[] {"SealView", "press"},
             new String[] {"ZoneView", "found"},
             new String[] {"LeakView", "result"},
+            new String[] {"ChargeView", "verdict"},
             new String[] {"Check", "good"},
             new String[] {"Check", "bad"},
             new String[] {"SealView", "bead"},

@@ -40,10 +40,11 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.heat.StandInBench;
 import ridgefall.core.prove.SealProof;
+import ridgefall.core.test.ChargeTrace;
 
 /**
  * Instruments that are not there: a plate with a sensor in its face, a thermometer with two thermocouples, both
- * beside Plate 1, a payment reader, a radiometer, a dial gauge and a leak tester, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
+ * beside Plate 1, a payment reader, a radiometer, a dial gauge, a leak tester and a USB power meter, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
  * knows.
  */
 @Component
@@ -77,6 +78,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private ServerSocket radiometer;
     private ServerSocket gauge;
     private ServerSocket tester;
+    private ServerSocket meter;
 
     StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
@@ -93,6 +95,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
         radiometer = open();
         gauge = open();
         tester = open();
+        meter = open();
         String host = plate.getInetAddress().getHostAddress();
         instruments.put(new Instrument(
                 "stand-in-plate",
@@ -146,6 +149,17 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 List.of(
                         new Channel(Quantity.PRESSURE, "chamber", "MEAS:PRES?"),
                         new Channel(Quantity.TEMPERATURE, "chamber", "MEAS:TEMP? (@201)"))));
+        instruments.put(new Instrument(
+                "stand-in-usb-meter",
+                "USB power meter (stand-in)",
+                host,
+                meter.getLocalPort(),
+                ChargeTrace.CHARGING.id(),
+                null,
+                List.of(
+                        new Channel(Quantity.CURRENT, "cable", "MEAS:CURR?"),
+                        new Channel(Quantity.VOLTAGE, "cable", "MEAS:VOLT?"))));
+        talking.execute(() -> accept(meter));
         talking.execute(() -> accept(gauge));
         talking.execute(() -> accept(tester));
         talking.execute(() -> accept(radiometer));
@@ -197,6 +211,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
             case "MEAS:DISP?" -> number(ON_ITS_PLACE_MM);
             case "MEAS:PRES?" -> number(chamber(true));
             case "MEAS:TEMP? (@201)" -> number(chamber(false));
+            case "MEAS:CURR?" -> number(charge(false));
+            case "MEAS:VOLT?" -> number(charge(true));
             default -> "";
         };
     }
@@ -215,6 +231,15 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 new StandInChamber(leaks(jobs.course(testing.get().jobId())));
         double seconds = since(testing.get());
         return pressure ? chamber.kPa(seconds) : chamber.celsius(seconds);
+    }
+
+    /** What goes through the cable: nothing until a device hangs on it to be watched. */
+    private double charge(boolean volts) {
+        Optional<Run> watched = readings.latest(ChargeTrace.CHARGING.id());
+        StandInCharge charge =
+                watched.map(run -> StandInCharge.of(jobs.course(run.jobId()))).orElse(StandInCharge.NONE);
+        double seconds = watched.map(this::since).orElse(0.0);
+        return volts ? charge.volts(seconds) : charge.amps(seconds);
     }
 
     /** A ring that is thinner than it should be: squeezed just enough by the caliper, and yet it leaks. */
@@ -262,7 +287,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     @Override
     public void destroy() throws IOException {
         talking.shutdownNow();
-        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer, gauge, tester}) {
+        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer, gauge, tester, meter}) {
             if (server != null) {
                 server.close();
             }

@@ -87,6 +87,7 @@ import ridgefall.core.stop.StopState;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
+import ridgefall.core.test.ChargeTrace;
 import ridgefall.core.test.TestStation;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -134,7 +135,8 @@ public final class Course {
             BeadLaying.WIPING,
             BeadLaying.CURING,
             SealStation.PRESSING,
-            SealProof.TESTING);
+            SealProof.TESTING,
+            ChargeTrace.CHARGING);
 
     /** As the book has it: what is computed depends on nothing that was added on the spot. */
     private final DeviceProfile asInBook;

@@ -30,6 +30,11 @@ public final class Checks {
     /** The clock of how long a primer may still be taped; what meets the ledge stops it. */
     public static final String OPEN_TIME = "PRIMER_OPEN";
 
+    /** The function that a meter watches, by the id that profiles use, and its clock. */
+    public static final String CHARGE = "charge";
+
+    public static final String CHARGE_CLOCK = "CHARGE_TEST";
+
     private Checks() {}
 
     /** Whether a fact says of adhesive that it lies on the frame. */

@@ -102,6 +102,12 @@ public sealed interface JobFact extends Fact.Of<Map<String, Given>> {
                     new Given(answer, reason, entry.happenedAt(), entry.who(), false));
         }
 
+        /** A charge that is answered for is not watched any longer. */
+        @Override
+        public Timer.Change timers() {
+            return functionId.equals(Checks.CHARGE) ? Timer.Change.stop(Checks.CHARGE_CLOCK) : Timer.Change.NONE;
+        }
+
         @Override
         public Page page() {
             return Page.ELSEWHERE;

@@ -36,6 +36,7 @@ import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
 import ridgefall.core.strip.StripState;
+import ridgefall.core.test.ChargeProof;
 import ridgefall.core.units.NotAllowed;
 
 public final class ProveStation implements StationRoom {
@@ -97,7 +98,8 @@ public final class ProveStation implements StationRoom {
     private static List<Step> proofs(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         for (Function function : profile.functions()) {
-            Step step = Checks.function(profile, state, function, Phase.AFTER)
+            Step step = ChargeProof.watched(
+                            Checks.function(profile, state, function, Phase.AFTER), function.id(), state)
                     .leadingOn(reopen(), DecideStation.goesBack(state));
             steps.add(
                     function.testableWhen().contains(Seating.OPEN)

@@ -21,6 +21,7 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.job.Step.Choice;
+import ridgefall.core.job.TimerKind;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
@@ -47,7 +48,8 @@ public final class TestStation implements StationRoom {
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(wayBack(profile, state));
         for (Function function : openFunctions(profile)) {
-            Step step = Checks.function(profile, state, function, Phase.OPEN);
+            Step step =
+                    ChargeProof.watched(Checks.function(profile, state, function, Phase.OPEN), function.id(), state);
             steps.add(fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step);
         }
         for (Consequence consequence : Consequence.all(profile, state)) {
@@ -158,6 +160,11 @@ public final class TestStation implements StationRoom {
         return profile.functions().stream()
                 .filter(f -> f.testableWhen().contains(Seating.OPEN))
                 .toList();
+    }
+
+    @Override
+    public List<TimerKind> startable() {
+        return List.of(ChargeTrace.CHARGING);
     }
 
     @Override
