@@ -34,10 +34,6 @@ class Screenshots {
         bench.goOnUntil("heat.soak");
         bench.awaitText("battery then");
         shoot(bench, "heat-plan");
-        bench.click("Sources and recipes");
-        bench.awaitText("why, or why not");
-        shoot(bench, "heat-sources");
-        bench.press(Keys.ESCAPE);
         bench.goOn();
         bench.awaitText("Soaking on");
         shoot(bench, "heat");
@@ -97,8 +93,13 @@ class Screenshots {
         device.fingerOverTheSheet(0.45, 0.55);
         bench.awaitText("Touch fails");
         shoot(bench, "touch");
-        bench.click("Call it off");
-        bench.awaitText("before what was done since");
+        bench.awaitText("Fails, by its trace");
+        bench.tap(Keys.SPACE);
+        bench.awaitText("why it fails");
+        shoot(bench, "fault");
+        bench.leaveChecksUntil("test.fault.touch.reseat");
+        bench.goOn();
+        bench.awaitStep("open.touch");
         bench.goOnUntil("seal.press");
         bench.awaitText("places read");
         bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);

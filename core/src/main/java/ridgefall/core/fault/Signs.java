@@ -160,12 +160,16 @@ final class Signs {
                 && Beneath.at(profile, mishap.positionMm()).stream().anyMatch(Beneath::isCable);
     }
 
-    /** What a touch proof wrote of it. */
+    /** What a touch proof or a meter wrote of it. */
     private static Stream<Sign> traced(String said) {
         return said == null
                 ? Stream.empty()
                 : Stream.of(
                                 said.contains("touch proof: 0 of") ? Sign.ALL_DEAD : null,
+                                said.contains("no voltage arrives") ? Sign.NO_VOLTAGE : null,
+                                said.contains("nothing is drawn") ? Sign.DRAWS_NOTHING : null,
+                                said.contains("the voltage gives way") ? Sign.VOLTAGE_GIVES : null,
+                                said.contains("it starts over") ? Sign.STARTS_OVER : null,
                                 said.contains("dead right across") ? Sign.BAND : null,
                                 said.contains("dead: ") ? Sign.PATCH : null,
                                 said.contains("touches with nobody near") ? Sign.GHOSTS : null,

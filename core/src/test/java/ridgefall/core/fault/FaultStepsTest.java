@@ -151,6 +151,20 @@ class FaultStepsTest {
         assertThat(journey.stepIds(Station.TEST)).noneMatch(id -> id.startsWith("test.fault."));
     }
 
+    /** By the table a voltage that gives way is ten times as likely from a poor charger as from a plug. */
+    @Test
+    void whatTheMeterReadCountsToo() {
+        Journey plain = new Journey().untilStep("open.charge").append(tells("charge", Phase.OPEN, Answer.FAIL, null));
+        Journey sags = new Journey()
+                .untilStep("open.charge")
+                .append(tells("charge", Phase.OPEN, Answer.FAIL, "the voltage gives way, 0.80 A at 4.20 V: x"));
+        Map<String, Double> before = only(plain).belief().of();
+        Map<String, Double> after = only(sags).belief().of();
+        assertThat(after.get("charger") / after.get("plug"))
+                .isCloseTo(10 * before.get("charger") / before.get("plug"), within(1e-9));
+        assertThat(only(sags).because()).contains("the voltage gives way, by the meter");
+    }
+
     @Test
     void checksThatNobodyKnowsAreNamed() {
         Journey journey = new Journey().untilStep("open.charge").append(tells("charge", Phase.OPEN, Answer.FAIL, null));
