@@ -148,6 +148,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/touch/{task}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["trace"];
+    put: operations["take_1"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/copies/{partId}/file": {
     parameters: {
       query?: never;
@@ -365,7 +381,7 @@ export interface paths {
     };
     get: operations["log"];
     put?: never;
-    post: operations["take_1"];
+    post: operations["take_2"];
     delete?: never;
     options?: never;
     head?: never;
@@ -413,7 +429,7 @@ export interface paths {
     };
     get: operations["fitting"];
     put?: never;
-    post: operations["take_2"];
+    post: operations["take_3"];
     delete: operations["putBack"];
     options?: never;
     head?: never;
@@ -1736,6 +1752,10 @@ export interface components {
         | "BAND"
         | "PATCH"
         | "GHOSTS"
+        | "NO_VOLTAGE"
+        | "DRAWS_NOTHING"
+        | "VOLTAGE_GIVES"
+        | "STARTS_OVER"
         | "WAVES"
         | "PLUG_OFF"
         | "PLUG_UNTOUCHED"
@@ -2258,8 +2278,12 @@ export interface components {
       widthMm: number;
     };
     TouchPageView: {
+      /** Format: int32 */
+      columns: number;
+      /** Format: int32 */
+      rows: number;
       /** Format: double */
-      cellPx: number;
+      joinedPx: number;
       done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS")[];
     };
     Row: {
@@ -2588,6 +2612,11 @@ export interface components {
       words: string;
       at: components["schemas"]["TouchPointView"][];
     };
+    TouchPlugView: {
+      words: string;
+      at: components["schemas"]["TouchPointView"];
+      cable: components["schemas"]["TouchPointView"][];
+    };
     TouchPointView: {
       /** Format: double */
       x: number;
@@ -2619,6 +2648,7 @@ export interface components {
       rows: number;
       silent: components["schemas"]["Cell"][];
       strokes: components["schemas"]["TouchStrokeView"][];
+      plugs: components["schemas"]["TouchPlugView"][];
       findings: components["schemas"]["TouchFindingView"][];
       works: boolean | null;
     };
@@ -5578,6 +5608,57 @@ export interface operations {
       };
     };
   };
+  trace: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv": string;
+        };
+      };
+    };
+  };
+  take_1: {
+    parameters: {
+      query: {
+        widthPx: number;
+        heightPx: number;
+      };
+      header?: never;
+      path: {
+        jobId: string;
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   file: {
     parameters: {
       query?: never;
@@ -6142,7 +6223,7 @@ export interface operations {
       };
     };
   };
-  take_1: {
+  take_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -6269,7 +6350,7 @@ export interface operations {
       };
     };
   };
-  take_2: {
+  take_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -7850,6 +7931,12 @@ type ReadonlyArray<T> = [Exclude<T, undefined>] extends [unknown[]]
 export const pathsApiTouchTokenTaskSeqPutParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/touch/{token}/{task}/{seq}"]["put"]["parameters"]["path"]["task"]
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+export const pathsApiJobsJobIdTouchTaskGetParametersPathTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}"]["get"]["parameters"]["path"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+export const pathsApiJobsJobIdTouchTaskPutParametersPathTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}"]["put"]["parameters"]["path"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
 > = ["PHOTO", "TRACE", "PAIRING"];
@@ -7948,6 +8035,10 @@ export const signChancesSignValues: ReadonlyArray<
   "BAND",
   "PATCH",
   "GHOSTS",
+  "NO_VOLTAGE",
+  "DRAWS_NOTHING",
+  "VOLTAGE_GIVES",
+  "STARTS_OVER",
   "WAVES",
   "PLUG_OFF",
   "PLUG_UNTOUCHED",

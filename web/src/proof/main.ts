@@ -19,12 +19,18 @@ const TASKS = [
 ] as const;
 type Task = (typeof TASKS)[number]["id"];
 
+/** The sheet as the server counts its squares: two answers of one finger that are no further apart than joined touched all between. */
+interface Page {
+  columns: number;
+  rows: number;
+  joinedPx: number;
+  done: Task[];
+}
+
 /** So long nothing touched, and a task is over: nobody hits a button on a screen that is dead there. */
 const STILL_MS = 3000;
 const WATCH_MS = 10_000;
 
-/** Between two answers of one finger all was touched, unless they are further apart than that. */
-const JOINED_CELLS = 0.6;
 const SEND_MS = 300;
 
 const token = location.hash.slice(1);
@@ -74,11 +80,11 @@ async function begin(): Promise<void> {
     over();
     return;
   }
-  const page = (await answer.json()) as { cellPx: number; done: Task[] };
-  menu(page.cellPx, new Set(page.done));
+  const page = (await answer.json()) as Page;
+  menu(page, new Set(page.done));
 }
 
-function menu(cellPx: number, done: Set<Task>): void {
+function menu(page: Page, done: Set<Task>): void {
   const next = TASKS.find((task) => !done.has(task.id));
   const list = document.createElement("ol");
   for (const task of TASKS) {
@@ -90,7 +96,7 @@ function menu(cellPx: number, done: Set<Task>): void {
       said("span", done.has(task.id) ? "done; tap to do it again" : task.words),
     );
     button.addEventListener("click", () => {
-      void start(task.id, cellPx, done);
+      void start(task.id, page, done);
     });
     const item = document.createElement("li");
     item.append(button);
@@ -99,7 +105,7 @@ function menu(cellPx: number, done: Set<Task>): void {
   root.replaceChildren(said("h1", next ? "Touch proof" : "All done: look at the bench"), line, list);
 }
 
-async function start(task: Task, cellPx: number, done: Set<Task>): Promise<void> {
+async function start(task: Task, page: Page, done: Set<Task>): Promise<void> {
   // What a reload broke off goes too: its numbers are given again.
   await fetch(`/api/touch/${token}/${task}`, { method: "DELETE" }).catch(() => null);
   out.forget(task);
@@ -111,9 +117,9 @@ async function start(task: Task, cellPx: number, done: Set<Task>): Promise<void>
   sheet.setAttribute("aria-label", words);
   const hint = said("p", words, "hint");
   root.replaceChildren(sheet, hint);
-  record(task, sheet, hint, cellPx, () => {
+  record(task, sheet, hint, page, () => {
     void out.through().then(() => {
-      menu(cellPx, new Set([...done, task]));
+      menu(page, new Set([...done, task]));
     });
   });
 }
@@ -122,12 +128,10 @@ function record(
   task: Task,
   sheet: HTMLCanvasElement,
   hint: HTMLElement,
-  cellPx: number,
+  { columns, rows, joinedPx }: Page,
   onDone: () => void,
 ): void {
   const draw = sheet.getContext("2d");
-  const columns = Math.max(1, Math.ceil(innerWidth / cellPx - 0.5));
-  const rows = Math.max(1, Math.ceil(innerHeight / cellPx - 0.5));
   const touched = new Set<number>();
   const fingers = new Map<number, { contact: number; x: number; y: number }>();
   const colours = getComputedStyle(document.documentElement);
@@ -182,7 +186,7 @@ function record(
     ]);
     cell(event.clientX, event.clientY);
     const apart = Math.hypot(event.clientX - finger.x, event.clientY - finger.y);
-    if (apart < JOINED_CELLS * cellPx) {
+    if (apart <= joinedPx) {
       cell((event.clientX + finger.x) / 2, (event.clientY + finger.y) / 2);
     }
     if (draw) {
@@ -212,6 +216,10 @@ function record(
   });
   for (const up of ["pointerup", "pointercancel"] as const) {
     sheet.addEventListener(up, (event) => {
+      // A finger that is only held says nothing else between down and up.
+      if (task === "FINGERS") {
+        sample(event);
+      }
       fingers.delete(event.pointerId);
       last = performance.now();
     });

@@ -10,6 +10,7 @@ import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { TraceFile } from "./TraceFile";
 
 type Touch = Schemas["TouchView"];
 type Link = Schemas["TouchLinkView"];
@@ -91,6 +92,16 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
                   {task.done ? "✓" : "·"}
                 </span>
                 {task.words}
+                {task.done && (
+                  <a
+                    className="ml-2 underline"
+                    href={`/api/jobs/${job.id}/touch/${task.task}`}
+                    aria-label={`Trace as a file: ${task.words}`}
+                    download
+                  >
+                    CSV
+                  </a>
+                )}
               </li>
             ))}
           </ol>
@@ -109,6 +120,7 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
                 Call it off
               </Button>
             )}
+            {touch.stepId !== null && <TraceFile jobId={job.id} tasks={touch.tasks} />}
           </div>
         )}
         {problem && <ProblemNote problem={problem} />}
@@ -174,6 +186,36 @@ function Screen({ touch }: { touch: Touch }) {
           fillOpacity={0.45}
           stroke="var(--sheet)"
         />
+      ))}
+      {touch.plugs.map((plug) => (
+        <g key={plug.words}>
+          <polyline
+            points={plug.cable.map((p) => `${p.x * WIDE},${p.y * high}`).join(" ")}
+            fill="none"
+            stroke="var(--done)"
+            strokeWidth={18}
+            strokeLinejoin="round"
+            opacity={0.45}
+          />
+          <rect
+            x={plug.at.x * WIDE - 22}
+            y={plug.at.y * high - 14}
+            width={44}
+            height={28}
+            fill="var(--done)"
+            stroke="var(--sheet)"
+            strokeWidth={3}
+          />
+          <text
+            x={plug.at.x * WIDE + (plug.at.x > 0.6 ? -34 : 34)}
+            y={plug.at.y * high + 11}
+            textAnchor={plug.at.x > 0.6 ? "end" : "start"}
+            fontSize={34}
+            fill="var(--ink)"
+          >
+            {plug.words}
+          </text>
+        </g>
       ))}
       {touch.strokes.map((stroke, i) => (
         <polyline

@@ -152,6 +152,13 @@ final class Client {
         return upload(path, "text/plain", text.getBytes(StandardCharsets.UTF_8));
     }
 
+    Answer text(String method, String path, String text) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", "text/plain")
+                .header("X-XSRF-TOKEN", csrf())
+                .method(method, BodyPublishers.ofString(text)));
+    }
+
     Answer upload(String path, String type, byte[] file) {
         return send(HttpRequest.newBuilder(URI.create(url + path))
                 .header("Content-Type", type)

@@ -62,6 +62,8 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/given-up-sheet/{partId}", ALL),
             Map.entry("GET /api/jobs/{jobId}/touch", ALL),
             Map.entry("POST /api/jobs/{jobId}/touch", BENCH),
+            Map.entry("GET /api/jobs/{jobId}/touch/{task}", ALL),
+            Map.entry("PUT /api/jobs/{jobId}/touch/{task}", BENCH),
             Map.entry("DELETE /api/jobs/{jobId}/touch", BENCH),
             Map.entry("GET /api/touch/{token}/{widthPx}/{heightPx}", ALL),
             Map.entry("PUT /api/touch/{token}/{task}/{seq}", ALL),

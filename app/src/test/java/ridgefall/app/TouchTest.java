@@ -233,6 +233,25 @@ class TouchTest {
     }
 
     @Test
+    void aTraceGoesOutAndComesInAsAFileAndIsJudgedTheSame() {
+        UUID job = atTheTouch();
+        String token = link(job);
+        tellsAllOf(token, "SWEEP", sweep((x, y) -> x > 560 && x < 640));
+        String said = seen(job).get("findings").toString();
+        String file = ansa.get("/api/jobs/" + job + "/touch/SWEEP").raw().body();
+        assertThat(file).startsWith("t_ms,x,y,contact_id");
+        UUID other = atTheTouch();
+        String path = "/api/jobs/" + other + "/touch/SWEEP?widthPx=1194&heightPx=834";
+        Answer taken = ansa.text("PUT", path, file);
+        assertThat(taken.status()).as(taken.raw().body()).isEqualTo(204);
+        assertThat(seen(other).get("findings").toString()).isEqualTo(said);
+        Answer bad = ansa.text("PUT", path, "t_ms,x,y,contact_id\n1,2,3,1\n2,x,4,1\n");
+        assertThat(bad.status()).isEqualTo(400);
+        assertThat(bad.text("detail")).contains("line 3, x");
+        assertThat(seen(other).get("findings").toString()).as("nothing is lost").isEqualTo(said);
+    }
+
+    @Test
     void anErasedOwnersTracesAreErasedToo() {
         UUID job = atTheTouch();
         tells(link(job), "WATCH", 0, List.of());

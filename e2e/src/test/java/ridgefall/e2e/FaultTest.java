@@ -26,7 +26,7 @@ class FaultTest {
         Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
         lead.open("/faults");
         lead.awaitText("Closed here");
-        lead.choose("complaint", "Charges weakly or not at all");
+        lead.choose("complaint", "charge");
         lead.awaitText("The battery's plug or contact not home");
         assertThat(lead.accessibilityFindings()).isEmpty();
     }

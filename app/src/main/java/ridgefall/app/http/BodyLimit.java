@@ -28,6 +28,8 @@ import tools.jackson.databind.json.JsonMapper;
 class BodyLimit extends OncePerRequestFilter {
     /** Files may be longer than taps: what each kind needs, and no more. */
     private static final Map<Pattern, Long> LONGER = Map.of(
+            // Twenty thousand touches of a finger.
+            Pattern.compile("/api/jobs/[^/]+/touch/[^/]+"), 1L << 20,
             Pattern.compile("/api/(book|book-.*)(/.*)?"), 1L << 20,
             Pattern.compile("/api/stock/(preview|import)"), 4L << 20,
             Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20,

@@ -5,17 +5,23 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -64,6 +70,9 @@ class TouchController {
 
     record TouchPointView(double x, double y) {}
 
+    /** @param cable its way, from one end to the other; none where the book has none */
+    record TouchPlugView(String words, TouchPointView at, List<TouchPointView> cable) {}
+
     /** One finger's way, as shares of the screen's width and height. */
     record TouchStrokeView(Task task, List<TouchPointView> points) {}
 
@@ -81,6 +90,7 @@ class TouchController {
             int rows,
             List<Cell> silent,
             List<TouchStrokeView> strokes,
+            List<TouchPlugView> plugs,
             List<TouchFindingView> findings,
             @Schema(nullable = true) Boolean works) {}
 
@@ -130,6 +140,11 @@ class TouchController {
         Verdict verdict = verdicts.of(jobId, course);
         Map<Task, TouchTrace> traces = verdict.traces();
         Optional<TouchGrid> grid = verdict.grid();
+        double aspect = traces.values().stream()
+                .findFirst()
+                .map(trace -> trace.screen().widthPx() / trace.screen().heightPx())
+                .orElse(course.profile().edge().widthMm()
+                        / course.profile().edge().heightMm());
         return new TouchView(
                 course.next()
                         .filter(next -> TouchVerdicts.asked(next).isPresent())
@@ -148,19 +163,49 @@ class TouchController {
                                         ? traces.get(task).samples().size()
                                         : 0))
                         .toList(),
-                traces.values().stream()
-                        .findFirst()
-                        .map(trace -> trace.screen().widthPx() / trace.screen().heightPx())
-                        .orElse(course.profile().edge().widthMm()
-                                / course.profile().edge().heightMm()),
+                aspect,
                 grid.map(TouchGrid::columns).orElse(0),
                 grid.map(TouchGrid::rows).orElse(0),
                 grid.map(TouchGrid::silent).orElse(List.of()),
                 strokes(traces),
+                TouchPlugs.of(course.profile(), aspect),
                 verdict.findings().stream()
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),
                 verdict.works().orElse(null));
+    }
+
+    /** What was told of one task, as it was told. */
+    @GetMapping(path = "/{task}", produces = "text/csv")
+    ResponseEntity<String> trace(@PathVariable UUID jobId, @PathVariable Task task) {
+        TouchTrace trace = verdicts.of(jobId, jobs.course(jobId)).traces().get(task);
+        return TouchTraceFile.answer(
+                "touch-" + jobs.job(jobId).number() + "-"
+                        + task.name().toLowerCase(Locale.ROOT).replace('_', '-') + ".csv",
+                trace == null ? List.of() : trace.samples());
+    }
+
+    /** A whole task from a file: of a rig, or of a device whose browser another program listened to. */
+    @PutMapping(path = "/{task}", consumes = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void take(
+            @PathVariable UUID jobId,
+            @PathVariable Task task,
+            @RequestParam double widthPx,
+            @RequestParam double heightPx,
+            @RequestBody String csv,
+            @AuthenticationPrincipal SignedIn who) {
+        Course course = jobs.course(jobId);
+        TouchScreens.of(course.profile(), widthPx, heightPx);
+        List<double[]> samples = TouchTraceFile.read(csv);
+        Proof proof = proofs.newest(jobId)
+                .filter(it -> it.open(clock.instant()) && !TouchVerdicts.told(course, it))
+                .orElseGet(() -> {
+                    proofs.open(jobId, who.name());
+                    return proofs.newest(jobId).orElseThrow();
+                });
+        proofs.again(proof, task);
+        proofs.take(proof, task, 0, widthPx, heightPx, samples, true);
     }
 
     private static List<TouchStrokeView> strokes(Map<Task, TouchTrace> traces) {

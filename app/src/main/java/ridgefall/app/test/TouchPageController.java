@@ -35,8 +35,12 @@ class TouchPageController {
         this.jobs = jobs;
     }
 
-    /** @param cellPx of a page as large as it says it is */
-    record TouchPageView(double cellPx, List<Task> done) {}
+    /**
+     * Of a page as large as it says it is.
+     *
+     * @param joinedPx between two answers of one finger that are no further apart everything was touched
+     */
+    record TouchPageView(int columns, int rows, double joinedPx, List<Task> done) {}
 
     /**
      * @param samples lists of ms, x, y and contact
@@ -48,8 +52,11 @@ class TouchPageController {
     TouchPageView page(@PathVariable String token, @PathVariable double widthPx, @PathVariable double heightPx) {
         Proof proof = open(token);
         Screen screen = TouchScreens.of(jobs.course(proof.jobId()).profile(), widthPx, heightPx);
+        TouchGrid grid = TouchGrid.of(screen);
         return new TouchPageView(
-                TouchGrid.CELL_MM * screen.pxPerMm(),
+                grid.columns(),
+                grid.rows(),
+                TouchGrid.JOINED_MM * screen.pxPerMm(),
                 proofs.done(proof).stream().sorted().toList());
     }
 

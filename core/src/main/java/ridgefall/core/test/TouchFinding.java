@@ -92,6 +92,21 @@ public sealed interface TouchFinding {
         }
     }
 
+    /** @param most at once, of {@code asked} */
+    record FewFingers(int most, int asked) implements TouchFinding {
+        @Override
+        public Weight weight() {
+            return most < 2 ? Weight.BAD : Weight.DOUBTFUL;
+        }
+
+        @Override
+        public String words() {
+            return most < 2
+                    ? "one finger at a time only"
+                    : most + " fingers at once: lay " + asked + " down together, and hold them";
+        }
+    }
+
     /** @param doubtful too small to be sure of, on one line only, or drawn at one speed only */
     record Wavy(Wave wave, boolean doubtful) implements TouchFinding {
         @Override

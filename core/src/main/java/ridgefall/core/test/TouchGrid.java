@@ -15,7 +15,7 @@ public final class TouchGrid {
     public static final double CELL_MM = 9.6;
 
     /** Between two samples of one finger everything answered; further apart it may not have. */
-    private static final double JOINED_MM = 5;
+    public static final double JOINED_MM = 5;
 
     private final Screen screen;
     private final int columns;
@@ -30,6 +30,11 @@ public final class TouchGrid {
         this.columns = (int) Math.max(1, Math.ceil(screen.widthPx() / cellPx - 0.5));
         this.rows = (int) Math.max(1, Math.ceil(screen.heightPx() / cellPx - 0.5));
         this.answered = new boolean[columns * rows];
+    }
+
+    /** Of a screen that nothing was told of yet. */
+    public static TouchGrid of(Screen screen) {
+        return new TouchGrid(screen, CELL_MM * screen.pxPerMm());
     }
 
     public static TouchGrid of(TouchTrace sweep) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import ridgefall.core.test.TouchFinding.DeadPatch;
+import ridgefall.core.test.TouchFinding.FewFingers;
 import ridgefall.core.test.TouchFinding.Ghosts;
 import ridgefall.core.test.TouchFinding.Leaps;
 import ridgefall.core.test.TouchFinding.LostLines;
@@ -46,6 +47,9 @@ public final class TouchProof {
 
     private static final double ALIKE = 1.2;
 
+    /** Fingers of a hand lie side by side on no less. */
+    private static final double HAND_MM = 60;
+
     private TouchProof() {}
 
     /** Without which nobody says that it works. */
@@ -75,6 +79,9 @@ public final class TouchProof {
         List<TouchFinding> found = new ArrayList<>();
         Optional.ofNullable(traces.get(Task.SWEEP)).ifPresent(sweep -> coverage(sweep, found));
         Optional.ofNullable(traces.get(Task.WATCH)).ifPresent(watch -> ghosts(watch, found));
+        Optional.ofNullable(traces.get(Task.FINGERS))
+                .flatMap(TouchProof::fingers)
+                .ifPresent(found::add);
         List<TouchLine> slow = lines(traces.get(Task.LINES_SLOW), true);
         List<TouchLine> fast = lines(traces.get(Task.LINES_FAST), true);
         List<TouchLine> drawn = Stream.concat(slow.stream(), fast.stream()).toList();
@@ -125,6 +132,15 @@ public final class TouchProof {
         if (!lone.isEmpty()) {
             found.add(new NotProven(lone));
         }
+    }
+
+    /** As many as fit: a hand on a tablet, two on a watch. */
+    private static Optional<TouchFinding> fingers(TouchTrace trace) {
+        double narrowMm = trace.screen()
+                .mm(Math.min(trace.screen().widthPx(), trace.screen().heightPx()));
+        int asked = narrowMm < HAND_MM ? 2 : 5;
+        int most = trace.most();
+        return most < asked ? Optional.of(new FewFingers(most, asked)) : Optional.empty();
     }
 
     /** Whether it goes right across or right down. */

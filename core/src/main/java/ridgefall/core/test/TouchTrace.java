@@ -56,6 +56,29 @@ public record TouchTrace(Screen screen, List<Sample> samples) {
         }
     }
 
+    /** Fingers at once, where most lay on: each from the first to the last that was told of it. */
+    int most() {
+        List<Stroke> all = strokes();
+        double[] downs = all.stream()
+                .mapToDouble(stroke -> stroke.samples().get(0).ms())
+                .sorted()
+                .toArray();
+        double[] ups = all.stream()
+                .mapToDouble(stroke ->
+                        stroke.samples().get(stroke.samples().size() - 1).ms())
+                .sorted()
+                .toArray();
+        int most = 0;
+        int up = 0;
+        for (int down = 0; down < downs.length; down++) {
+            while (ups[up] < downs[down]) {
+                up++;
+            }
+            most = Math.max(most, down + 1 - up);
+        }
+        return most;
+    }
+
     /** In the order they began. */
     public List<Stroke> strokes() {
         Map<Integer, List<Sample>> byContact = new LinkedHashMap<>();

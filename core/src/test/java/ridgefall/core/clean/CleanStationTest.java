@@ -259,7 +259,8 @@ class CleanStationTest {
                 .hasMessage(
                         "checkId is clean.windows; allowed: one of clean.bare, clean.wiped, clean.drying, clean.flat");
         assertThatThrownBy(() -> atTheLedge().holds(new TimerStarted("TEA", 240, null)))
-                .hasMessage("kind is TEA; allowed: CREEPING or SPLIT_WARMING or DRYING or PRESSING or LEAK_TEST");
+                .hasMessage(
+                        "kind is TEA; allowed: CREEPING or SPLIT_WARMING or DRYING or CHARGE_TEST or PRESSING or LEAK_TEST");
     }
 
     @Test

@@ -70,6 +70,36 @@ class TouchProofTest {
                 .isEmpty();
     }
 
+    /** Fingers down at 0, 20, 40 … ms; the first of them up again after so long. */
+    private static TouchTrace fingers(int count, double upAfterMs, Screen screen) {
+        List<Sample> samples = new ArrayList<>();
+        for (int finger = 0; finger < count; finger++) {
+            samples.add(new Sample(20 * finger, 100 + 60 * finger, 200, finger + 1));
+        }
+        for (int finger = 0; finger < count; finger++) {
+            samples.add(new Sample(upAfterMs + 20 * finger, 100 + 60 * finger, 200, finger + 1));
+        }
+        return new TouchTrace(screen, samples);
+    }
+
+    @Test
+    void fingersThatLieTogetherAreCountedWhereMostLie() {
+        Screen watch = new Screen(368, 448, 11);
+        assertThat(TouchProof.judge(Map.of(Task.FINGERS, fingers(5, 1000, SCREEN))))
+                .isEmpty();
+        assertThat(TouchProof.judge(Map.of(Task.FINGERS, fingers(2, 1000, watch))))
+                .isEmpty();
+        TouchFinding three =
+                TouchProof.judge(Map.of(Task.FINGERS, fingers(3, 1000, SCREEN))).get(0);
+        assertThat(three.weight()).isEqualTo(Weight.DOUBTFUL);
+        assertThat(three.words()).startsWith("3 fingers at once: lay 5 down together");
+        // One after the other: the first is up before the second comes down.
+        TouchFinding one =
+                TouchProof.judge(Map.of(Task.FINGERS, fingers(5, 5, SCREEN))).get(0);
+        assertThat(one.weight()).isEqualTo(Weight.BAD);
+        assertThat(one.words()).isEqualTo("one finger at a time only");
+    }
+
     @Test
     void theWobblyReferenceWavesEveryFiveMillimetres() throws IOException {
         TouchTrace trace = reference("touch_wobbly.csv");
