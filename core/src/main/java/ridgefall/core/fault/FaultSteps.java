@@ -167,10 +167,4 @@ public final class FaultSteps {
                             .toList());
         }
     }
-
-    /** Whether a step id is the fault finder's. */
-    public static Optional<String> functionOf(String stepId) {
-        String[] words = stepId.split("\\.");
-        return words.length == 4 && words[1].equals("fault") ? Optional.of(words[2]) : Optional.empty();
-    }
 }

@@ -2,23 +2,17 @@ package ridgefall.core.fault;
 
 /** What kind of thing a cause is: what is seen of a job speaks for or against all causes of a kind. */
 public enum Nature {
-    PLUG("a plug or contact"),
-    PART("the new part"),
-    FLEX("a flex"),
-    BOARD("the board"),
-    LEFT_BEHIND("what was to be carried over"),
-    DATA("paired data"),
-    DIRT("dirt, film or glue"),
-    OUTSIDE("nothing of the device"),
-    CELL("the cell, or it hangs");
-
-    private final String words;
-
-    Nature(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
+    PLUG,
+    PART,
+    FLEX,
+    BOARD,
+    /** Not carried over, or set in wrongly; a flex that lies where it is pinched too. */
+    LEFT_BEHIND,
+    DATA,
+    /** Glue, film, lint, shards. */
+    DIRT,
+    /** Nothing of the device. */
+    OUTSIDE,
+    /** Tired or flat, or the device hangs. */
+    CELL
 }
