@@ -317,7 +317,7 @@ class SimulatedShopTest {
                 100 * (mean + half) / average,
                 wins,
                 losses);
-        // Nine in a hundred, six to twelve, when this was written.
+        // Ten in a hundred, seven to fourteen, when this was written.
         assertThat(mean - half).as(found).isPositive();
     }
 }
