@@ -1,5 +1,6 @@
 package ridgefall.core.separate;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -89,7 +90,8 @@ public final class SeparateStation implements StationRoom {
             if (next
                     && move.warmFirst() != null
                     && running.filter(soak -> !airOn || heat.goesOn(soak)).isEmpty()) {
-                steps.add(warm(profile, move.warmFirst(), move.clockwise()));
+                Step warm = warm(profile, move.warmFirst(), move.clockwise());
+                steps.add(longAtIt(state) ? warm.hinted(LONG_AT_IT + warm.hint()) : warm);
                 warmNow = true;
             }
             Step cut = cut(profile, way.stretch(move.stretchId()), move, next ? wedgeNow(way, state) : null);
@@ -127,6 +129,18 @@ public final class SeparateStation implements StationRoom {
     /** Where it is cold and nothing warms it. */
     private static final String NO_WARMER =
             "as warm as its limits allow: let it lie and warm it again, or go slowly with a thin blade; ";
+
+    /** As long as no plan may take, and still warmed: what is gained by the next warming was gained by the last. */
+    private static boolean longAtIt(JobState state) {
+        List<Soak> soaks = HeatState.of(state).soaksSinceOpened();
+        return !soaks.isEmpty()
+                && Duration.between(soaks.get(0).startedAt(), state.latest().happenedAt())
+                                .toSeconds()
+                        > Opening.LONGEST_S;
+    }
+
+    private static final String LONG_AT_IT = "longer at it than any way should take: solvent, another day, "
+            + "the battery out first where it comes out from behind, or decline it; ";
 
     /** Meanwhile nothing is cut. */
     private static Optional<Step> creeping(JobState state) {

@@ -373,6 +373,17 @@ class CourseTest {
                 .containsExactly("heat.none");
     }
 
+    /** Where warming goes on and on, the screen does not only say "again". */
+    @Test
+    void longerAtItThanAnyPlanMayTakeTheNextWarmingSaysWhatElseWouldDo() {
+        Journey journey = gonePartlyCold();
+        Fact sticks = new HeatFact.PickTried(false);
+        assertThat(told(journey, 300, sticks).next().orElseThrow().hint()).doesNotContain("longer at it");
+        Step late = told(journey, 80 * 60, sticks).next().orElseThrow();
+        assertThat(late.id()).isEqualTo("separate.warm");
+        assertThat(late.hint()).startsWith("longer at it than any way should take: solvent, another day");
+    }
+
     private static Course told(Journey journey, int seconds, Fact fact) {
         Course here = later(journey, seconds);
         assertThat(here.holds(fact)).isEmpty();

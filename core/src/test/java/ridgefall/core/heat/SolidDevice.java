@@ -4,13 +4,16 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import ridgefall.core.material.Sheet;
 import ridgefall.core.profile.HeatStack;
 
 /**
  * A device as a solid body: slices along the edge, strips from the outline inwards, cells through the depth. Another model than the
  * ring's, for trying plans on; it shares with it what a device is made of and nothing of how that is solved. Where the ring has
- * one centre and a fin, here the panel has an edge, the frame a back plate that conducts, the battery a place.
+ * one centre and a fin, here the panel has an edge, the frame a back plate that conducts, the battery a place. Slices keep their
+ * width inwards, as along a straight side; towards a corner they end where the next side's begin, and are neighbours there. The first
+ * slice begins in the middle of a longer side.
  *
  * <p>Each step goes through the depth, across and along in turn (locally one-dimensional): implicit but along the edge, which is
  * taken in as many small steps as it needs. Temperatures are K above the room.
@@ -26,11 +29,13 @@ final class SolidDevice {
     private static final int LEDGE = 2;
     private static final int OPTICAL = 2;
     private static final int DISPLAY = 5;
-    private static final int BATTERY = 4;
-    /** A battery is a block, but for a little beside it. */
-    private static final double BATTERY_FILLS = 0.812;
-
-    private static final double DEEP = 0.86;
+    private static final int BATTERY = 8;
+    /** The first strips of the battery, where it is warmest. */
+    private static final double BATTERY_STRIP_MM = 4.1;
+    /** Half the shorter side of a rectangle as a tablet's, of twice its area over its perimeter. */
+    private static final double DEEP = 0.833;
+    /** Of what ties frame and back plate; the rest is the way round the corner. */
+    private static final double TIED = 0.88;
 
     final int slices;
     final double sliceM;
@@ -39,6 +44,12 @@ final class SolidDevice {
     private final double dtS;
     private final int border;
     private final int batteryFrom;
+    private final int batteryTo;
+    /** How many strips a slice has from the outline inwards: towards a corner it ends where the next side's begin. */
+    private final int[] reaches;
+
+    private final double backJPerM2K;
+    private final double backWPerK;
     private final double[] stripM;
     /** Area of a strip in a slice, m². */
     private final double[] areaM2;
@@ -73,20 +84,26 @@ final class SolidDevice {
         this.dtS = dtS;
         this.sliceM = stack.perimeterM() / slices;
         double ledgeMm = stack.ledgeWidthMm();
-        // From the edge to the middle; of a rectangle as a tablet's this is half of its shorter side.
         double deepMm = DEEP * 2 * stack.areaMm2() / stack.perimeterMm();
-        double narrowing = 2 * (stack.perimeterMm() * deepMm - stack.areaMm2()) / (deepMm * deepMm);
-        double batteryAtMm = batteryAt(ledgeMm, deepMm, narrowing);
+        // Per mm inwards each of the four sides loses so much at either end; a square-cornered one 1.
+        double lostAtEndsMm = (stack.perimeterMm() * deepMm - stack.areaMm2()) / (4 * deepMm * deepMm);
+        double batteryAtMm = ledgeMm + (1 - Math.sqrt(stack.batteryShare())) * (deepMm - ledgeMm);
         TreeSet<Double> bounds = new TreeSet<>(List.of(0.0));
         for (int i = 1; i <= BORDER_STRIPS; i++) {
             bounds.add(ledgeMm * i / BORDER_STRIPS);
         }
         for (double mm : INBOARD_MM) {
-            if (ledgeMm + mm < deepMm - 1 && Math.abs(ledgeMm + mm - batteryAtMm) > 1.5) {
+            if (ledgeMm + mm < deepMm - 1
+                    && (ledgeMm + mm < batteryAtMm - 1.5 || ledgeMm + mm > batteryAtMm + 2.5 * BATTERY_STRIP_MM)) {
                 bounds.add(ledgeMm + mm);
             }
         }
-        bounds.add(Math.max(batteryAtMm, ledgeMm + 0.2));
+        bounds.add(batteryAtMm);
+        for (int i = 1; i <= 2; i++) {
+            if (batteryAtMm + i * BATTERY_STRIP_MM < deepMm - 1) {
+                bounds.add(batteryAtMm + i * BATTERY_STRIP_MM);
+            }
+        }
         bounds.add(deepMm);
         double[] at = bounds.stream().mapToDouble(Double::doubleValue).toArray();
         int strips = at.length - 1;
@@ -98,29 +115,38 @@ final class SolidDevice {
         for (int j = 0; j < strips; j++) {
             stripMm[j] = (at[j] + at[j + 1]) / 2;
             stripM[j] = (at[j + 1] - at[j]) / 1e3;
-            areaM2[j] = sliceM * stripM[j] * (1 - narrowing * stripMm[j] / stack.perimeterMm());
+            areaM2[j] = sliceM * stripM[j];
             border += stripMm[j] < ledgeMm ? 1 : 0;
             first += stripMm[j] < batteryAtMm ? 1 : 0;
         }
         this.border = border;
         this.batteryFrom = Math.min(first, strips - 1);
+        reaches = reaches(deepMm, lostAtEndsMm);
+        double battery = stack.batteryShare() * stack.centreAreaM2();
+        int to = batteryFrom;
+        double filled = 0;
+        while (to < strips && filled < battery) {
+            filled += areaM2[to] * reaching(to);
+            to++;
+        }
+        this.batteryTo = to;
         front = new double[strips][][];
-        battery = new double[strips][][];
+        this.battery = new double[strips][][];
         back = new double[strips][slices];
         frame = new double[slices];
         glassHalf = stack.glass().thicknessM() / GLASS / 2 / stack.glass().conductivityWPerMK();
         double bodyJPerK = stack.bodyKg() * stack.bodyJPerKgK();
         Sheet ledge = stack.ledge();
-        double wholeM2 = Arrays.stream(areaM2).sum() * slices;
+        double wholeM2 = stack.areaMm2() / 1e6;
         double borderM2 = stack.borderAreaM2();
         double rim = Math.max(
                 0.05 * bodyJPerK,
                 stack.rimShare() * bodyJPerK - ledge.heatCapacityJPerM3K() * ledge.thicknessM() * borderM2);
         frameJPerK = rim / slices;
-        double backJPerM2K = (1 - stack.rimShare()) * bodyJPerK / wholeM2;
-        double backWPerK = ledge.conductivityWPerMK() * backJPerM2K / ledge.heatCapacityJPerM3K();
+        backJPerM2K = (1 - stack.rimShare()) * bodyJPerK / wholeM2;
+        backWPerK = ledge.conductivityWPerMK() * backJPerM2K / ledge.heatCapacityJPerM3K();
         for (int j = 0; j < strips; j++) {
-            depth(j, backJPerM2K);
+            depth(j);
         }
         // From the frame inwards: half a strip, then from middle to middle. Through metal it makes no difference how
         // deep.
@@ -131,25 +157,27 @@ final class SolidDevice {
             ledgeWPerK[j] = (1 - upperShare) * ledge.conductivityWPerMK() * ledge.thicknessM() * sliceM / apart;
         }
         double frameSectionM2 = frameJPerK / sliceM / ledge.heatCapacityJPerM3K();
-        along.add(new Along(frame, frameJPerK, ledge.conductivityWPerMK() * frameSectionM2 / sliceM));
-        acrossAndAlong(backJPerM2K, backWPerK);
+        along.add(new Along(frame, 0, frameJPerK, ledge.conductivityWPerMK() * frameSectionM2 / sliceM));
+        acrossAndAlong();
     }
 
-    /** Where a battery of its area begins, mm from the outline. */
-    private double batteryAt(double ledgeMm, double deepMm, double narrowing) {
-        double wanted = stack.batteryShare() * stack.centreAreaM2() * 1e6 / BATTERY_FILLS;
-        double low = ledgeMm;
-        double high = deepMm;
-        for (int i = 0; i < 50; i++) {
-            double at = (low + high) / 2;
-            double inside = stack.perimeterMm() * (deepMm - at) - narrowing * (deepMm * deepMm - at * at) / 2;
-            if (inside > wanted) {
-                low = at;
-            } else {
-                high = at;
+    private int[] reaches(double deepMm, double lostAtEndsMm) {
+        double shorterMm = 2 * lostAtEndsMm * deepMm;
+        double longerMm = stack.perimeterMm() / 2 - shorterMm;
+        int[] reaches = new int[slices];
+        for (int i = 0; i < slices; i++) {
+            // From the middle of a longer side, round to the next like one.
+            double fromMm = (i + 0.5) * sliceM * 1e3 % (stack.perimeterMm() / 2);
+            double cornerMm = Math.min(Math.abs(fromMm - longerMm / 2), Math.abs(fromMm - longerMm / 2 - shorterMm));
+            for (int j = 0; j < stripMm.length; j++) {
+                reaches[i] += j < border || cornerMm > lostAtEndsMm * stripMm[j] ? 1 : 0;
             }
         }
-        return low;
+        return reaches;
+    }
+
+    private int reaching(int strip) {
+        return (int) Arrays.stream(reaches).filter(strips -> strips > strip).count();
     }
 
     private record Layer(Sheet sheet, int cells) {
@@ -182,7 +210,7 @@ final class SolidDevice {
     }
 
     /** One strip through its depth. */
-    private void depth(int j, double backJPerM2K) {
+    private void depth(int j) {
         List<double[]> cells = new ArrayList<>();
         List<Double> jPerK = new ArrayList<>();
         List<Double> links = new ArrayList<>();
@@ -201,9 +229,9 @@ final class SolidDevice {
             }
         }
         front[j] = cells.toArray(double[][]::new);
-        if (j >= batteryFrom) {
+        if (j >= batteryFrom && j < batteryTo) {
             Layer cell = new Layer(stack.battery(), BATTERY);
-            double m2 = areaM2[j] * BATTERY_FILLS;
+            double m2 = areaM2[j];
             battery[j] = new double[BATTERY][slices];
             for (int k = 0; k < BATTERY; k++) {
                 links.add(m2 / ((k == 0 ? last.half() + gap(stack.gapMm()) : cell.half()) + cell.half()));
@@ -225,7 +253,7 @@ final class SolidDevice {
         depths.add(new Line(cells, jPerK, links, j, true).losing(STILL_W_PER_M2K * areaM2[j]));
     }
 
-    private void acrossAndAlong(double backJPerM2K, double backWPerK) {
+    private void acrossAndAlong() {
         int strips = stripM.length;
         // Layers by their number from the top: glass goes on over all strips, what is beneath it ends at the ledge.
         for (int[] span : new int[][] {{0, border}, {border, strips}}) {
@@ -245,16 +273,15 @@ final class SolidDevice {
             List<double[]> cells = new ArrayList<>();
             List<Double> jPerK = new ArrayList<>();
             List<Double> links = new ArrayList<>();
-            for (int j = batteryFrom; j < strips; j++) {
+            for (int j = batteryFrom; j < batteryTo; j++) {
                 if (j > batteryFrom) {
-                    links.add(BATTERY_FILLS * between(cell.wPerK(), j - 1));
+                    links.add(between(cell.wPerK(), j - 1));
                 }
                 cells.add(battery[j][k]);
-                jPerK.add(cell.jPerM2K() * BATTERY_FILLS * areaM2[j]);
-                along.add(new Along(
-                        battery[j][k], jPerK.get(jPerK.size() - 1), BATTERY_FILLS * cell.wPerK() * stripM[j] / sliceM));
+                jPerK.add(cell.jPerM2K() * areaM2[j]);
+                along.add(new Along(battery[j][k], j, jPerK.get(jPerK.size() - 1), cell.wPerK() * stripM[j] / sliceM));
             }
-            across.add(new Line(cells, jPerK, links, -1, false));
+            across.add(new Line(cells, jPerK, links, batteryFrom, false));
         }
         List<double[]> cells = new ArrayList<>();
         List<Double> jPerK = new ArrayList<>();
@@ -265,9 +292,9 @@ final class SolidDevice {
             }
             cells.add(back[j]);
             jPerK.add(backJPerM2K * areaM2[j]);
-            along.add(new Along(back[j], backJPerM2K * areaM2[j], backWPerK * stripM[j] / sliceM));
+            along.add(new Along(back[j], j, backJPerM2K * areaM2[j], backWPerK * stripM[j] / sliceM));
         }
-        backPlate = new Line(cells, jPerK, links, -1, false).tied(stack.rimToBackWPerMK() * sliceM);
+        backPlate = new Line(cells, jPerK, links, 0, false).tied(TIED * stack.rimToBackWPerMK() * sliceM);
     }
 
     private void lineAcross(int cell, Layer layer, int from, int to) {
@@ -280,36 +307,41 @@ final class SolidDevice {
             }
             cells.add(front[j][cell]);
             jPerK.add(layer.jPerM2K() * areaM2[j]);
-            along.add(new Along(front[j][cell], layer.jPerM2K() * areaM2[j], layer.wPerK() * stripM[j] / sliceM));
+            along.add(new Along(front[j][cell], j, layer.jPerM2K() * areaM2[j], layer.wPerK() * stripM[j] / sliceM));
         }
         boolean ledge = from == 0 && cell >= GLASS + BOND;
         if (!ledge) {
-            across.add(new Line(cells, jPerK, links, -1, false));
+            across.add(new Line(cells, jPerK, links, from, false));
         }
     }
 
     private double between(double wPerK, int j) {
-        double narrow = (areaM2[j] / stripM[j] + areaM2[j + 1] / stripM[j + 1]) / 2;
-        return wPerK * narrow / ((stripM[j] + stripM[j + 1]) / 2);
+        return wPerK * sliceM / ((stripM[j] + stripM[j + 1]) / 2);
     }
 
-    /** Cells in a row, for all slices alike; eliminated from the far end to the first. */
+    /**
+     * Cells in a row; eliminated from the far end to the first. Through the depth all slices have them all; across, a slice has
+     * those that it reaches.
+     */
     private final class Line {
         private final double[][] cells;
         private final double[] perS;
         private final double[] links;
-        private final double[] pivot;
+        /** By how many cells there are. */
+        private final double[][] pivot;
+
         private final int strip;
         private final boolean faces;
         private double tieWPerK;
 
+        /** @param strip the strip it goes down in, or the first it goes across */
         Line(List<double[]> cells, List<Double> jPerK, List<Double> links, int strip, boolean faces) {
             this.cells = cells.toArray(double[][]::new);
             this.perS = jPerK.stream().mapToDouble(c -> c / dtS).toArray();
             this.links = links.stream().mapToDouble(Double::doubleValue).toArray();
             this.strip = strip;
             this.faces = faces;
-            this.pivot = new double[this.cells.length];
+            this.pivot = new double[this.cells.length + 1][this.cells.length];
             factor(0);
         }
 
@@ -325,54 +357,71 @@ final class SolidDevice {
         }
 
         private void factor(double lossWPerK) {
-            int n = cells.length;
-            for (int k = n - 1; k >= 0; k--) {
-                pivot[k] = perS[k]
-                        + (k > 0 ? links[k - 1] : tieWPerK)
-                        + (k < n - 1 ? links[k] - links[k] * links[k] / pivot[k + 1] : lossWPerK);
+            for (int n = 1; n <= cells.length; n++) {
+                for (int k = n - 1; k >= 0; k--) {
+                    pivot[n][k] = perS[k]
+                            + (k > 0 ? links[k - 1] : tieWPerK)
+                            + (k < n - 1 ? links[k] - links[k] * links[k] / pivot[n][k + 1] : lossWPerK);
+                }
             }
         }
 
-        /** What a slice's cells hold, carried on to the first. */
-        private double carried(double[] held, int i) {
-            int n = cells.length;
+        /** What a slice's first cells hold, carried on to the first. */
+        private double carried(double[] held, int n, int i) {
             for (int k = n - 1; k >= 0; k--) {
-                held[k] = perS[k] * cells[k][i] + (k < n - 1 ? links[k] / pivot[k + 1] * held[k + 1] : 0);
+                held[k] = perS[k] * cells[k][i] + (k < n - 1 ? links[k] / pivot[n][k + 1] * held[k + 1] : 0);
             }
             return held[0];
         }
 
-        private void back(double[] held, int i, double first) {
+        private void back(double[] held, int n, int i, double first) {
             cells[0][i] = first;
-            for (int k = 1; k < cells.length; k++) {
-                cells[k][i] = (held[k] + links[k - 1] * cells[k - 1][i]) / pivot[k];
+            for (int k = 1; k < n; k++) {
+                cells[k][i] = (held[k] + links[k - 1] * cells[k - 1][i]) / pivot[n][k];
             }
         }
 
-        void solve(Facing facing) {
+        void down(Facing facing) {
             double[] held = new double[cells.length];
+            int n = cells.length;
             for (int i = 0; i < slices; i++) {
-                double right = carried(held, i);
-                double diagonal = pivot[0];
+                if (reaches[i] <= strip) {
+                    continue;
+                }
+                double right = carried(held, n, i);
+                double diagonal = pivot[n][0];
                 if (faces) {
                     double w = areaM2[strip] / (1 / facing.wPerM2K[i][strip] + glassHalf);
                     right += w * facing.riseK[i][strip];
                     diagonal += w;
                 }
-                back(held, i, right / diagonal);
+                back(held, n, i, right / diagonal);
+            }
+        }
+
+        void across() {
+            double[] held = new double[cells.length];
+            for (int i = 0; i < slices; i++) {
+                int n = Math.min(reaches[i] - strip, cells.length);
+                if (n > 0) {
+                    back(held, n, i, carried(held, n, i) / pivot[n][0]);
+                }
             }
         }
     }
 
-    /** Cells of a kind along the edge, round and round. */
+    /** Cells of a kind along the edge, round and round: of the slices that reach so far in. */
     private final class Along {
         private final double[] cells;
+        private final int[] round;
         private final double share;
         private final int times;
         private final double[] next;
 
-        Along(double[] cells, double jPerK, double wPerK) {
+        Along(double[] cells, int strip, double jPerK, double wPerK) {
             this.cells = cells;
+            this.round =
+                    IntStream.range(0, slices).filter(i -> reaches[i] > strip).toArray();
             double whole = wPerK * dtS / jPerK;
             this.times = (int) Math.max(1, Math.ceil(whole / 0.4));
             this.share = whole / times;
@@ -380,23 +429,44 @@ final class SolidDevice {
         }
 
         void step() {
+            int n = round.length;
             for (int time = 0; time < times; time++) {
-                for (int i = 0; i < slices; i++) {
-                    double before = cells[i == 0 ? slices - 1 : i - 1];
-                    double after = cells[i == slices - 1 ? 0 : i + 1];
-                    next[i] = cells[i] + share * (before + after - 2 * cells[i]);
+                for (int k = 0; k < n; k++) {
+                    double here = cells[round[k]];
+                    double before = cells[round[k == 0 ? n - 1 : k - 1]];
+                    double after = cells[round[k == n - 1 ? 0 : k + 1]];
+                    next[round[k]] = here + share * (before + after - 2 * here);
                 }
-                System.arraycopy(next, 0, cells, 0, slices);
+                for (int i : round) {
+                    cells[i] = next[i];
+                }
+            }
+        }
+    }
+
+    /** What the back plate conducts over the middle line, from one longer side's slices to the other's. */
+    private void overTheMiddle() {
+        int last = stripM.length - 1;
+        double perS = backWPerK / stripM[last] / (backJPerM2K * stripM[last]);
+        double share = (1 - Math.exp(-2 * perS * dtS)) / 2;
+        double[] middle = back[last];
+        for (int i = 0; i < slices; i++) {
+            int opposite = Math.floorMod(slices / 2 - (1 - slices % 2) - i, slices);
+            if (opposite > i && reaches[i] > last && reaches[opposite] > last) {
+                double passed = share * (middle[i] - middle[opposite]);
+                middle[i] -= passed;
+                middle[opposite] += passed;
             }
         }
     }
 
     /** One step on. */
     void step(Facing facing) {
-        depths.forEach(line -> line.solve(facing));
-        across.forEach(line -> line.solve(facing));
+        depths.forEach(line -> line.down(facing));
+        across.forEach(Line::across);
         solveFrame(facing);
         along.forEach(Along::step);
+        overTheMiddle();
     }
 
     /**
@@ -453,8 +523,9 @@ final class SolidDevice {
             double diagonal = frameJPerK / dtS + side * STILL_W_PER_M2K + blown;
             double right = frameJPerK / dtS * frame[i] + blown * facing.sideRiseK;
             double tie = backPlate.tieWPerK;
-            diagonal += tie - tie * tie / backPlate.pivot[0];
-            right += tie / backPlate.pivot[0] * backPlate.carried(plate, i);
+            int n = reaches[i];
+            diagonal += tie - tie * tie / backPlate.pivot[n][0];
+            right += tie / backPlate.pivot[n][0] * backPlate.carried(plate, n, i);
             // Along the ledge from its inner end to the frame.
             for (int j = border - 1; j >= 0; j--) {
                 Column column = columns.get(j);
@@ -469,7 +540,7 @@ final class SolidDevice {
             diagonal += ledgeWPerK[0] - ledgeWPerK[0] * ledgeWPerK[0] / pivots[0];
             right += ledgeWPerK[0] / pivots[0] * rights[0];
             frame[i] = right / diagonal;
-            backPlate.back(plate, i, (plate[0] + tie * frame[i]) / backPlate.pivot[0]);
+            backPlate.back(plate, n, i, (plate[0] + tie * frame[i]) / backPlate.pivot[n][0]);
             double before = frame[i];
             for (int j = 0; j < border; j++) {
                 before = (rights[j] + ledgeWPerK[j] * before) / pivots[j];
@@ -562,7 +633,7 @@ final class SolidDevice {
     /** The hottest of the battery in a slice. */
     double battery(int i) {
         double hottest = 0;
-        for (int j = batteryFrom; j < battery.length; j++) {
+        for (int j = batteryFrom; j < batteryTo; j++) {
             for (double[] cell : battery[j]) {
                 hottest = Math.max(hottest, cell[i]);
             }

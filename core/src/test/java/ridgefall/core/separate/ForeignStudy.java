@@ -32,7 +32,7 @@ public final class ForeignStudy {
                 "",
                 "Every source on whole glass, planned for the hand at the bench and followed on " + benches
                         + " benches of another model's physics",
-                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; with solvent is the part of it that warmth alone left cold: there the product says solvent, and that was done; refused is what the plan itself refuses, and says what else would do; held up is what did not come free either way: another day, or the battery out first. Made by `./ridgefall bench`.",
+                "(decision 28): hands and every unknown drawn from their ranges. Opened is what came free within 90 minutes with no more than 15 % cut cold; with solvent is the part of it that warmth alone left cold: there the product says solvent, and that was done; refused is what the plan itself refuses, and says what else would do; held up is what did not come free either way, or not in time: the screen says then that warmth or solvent has done what it does, or that it is longer at it than any way should take, and what else would do. Made by `./ridgefall bench`.",
                 "",
                 "| device | begun with | stops kept | opened | of these with solvent | refused | held up | forecast, min (10 / 50 / 90 of 100) | taken | passed |",
                 "|---|---|---|---|---|---|---|---|---|---|"));
