@@ -900,6 +900,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/record.pdf": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["paper"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/quote": {
     parameters: {
       query?: never;
@@ -1488,6 +1504,10 @@ export interface components {
       retentionDays: number;
       /** @enum {string} */
       primer: "ALWAYS" | "WHERE_NEEDED" | "NEVER";
+      language: string;
+      timeZone: string;
+      temperature: string;
+      length: string;
     };
     Units: {
       temperature: string;
@@ -1969,6 +1989,7 @@ export interface components {
       | components["schemas"]["FunctionTested"]
       | components["schemas"]["GlueOff"]
       | components["schemas"]["HandedOver"]
+      | components["schemas"]["HeardBack"]
       | components["schemas"]["HeldByChosen"]
       | components["schemas"]["HoldOverridden"]
       | components["schemas"]["IsolationProven"]
@@ -2022,6 +2043,7 @@ export interface components {
       | components["schemas"]["SeatMeasured"]
       | components["schemas"]["SentBack"]
       | components["schemas"]["SettingChanged"]
+      | components["schemas"]["Signed"]
       | components["schemas"]["SoakEnded"]
       | components["schemas"]["SoakStarted"]
       | components["schemas"]["SolventDry"]
@@ -2054,25 +2076,11 @@ export interface components {
       what: string;
       found: string;
     };
-    MediaType: {
-      type: string;
-      subtype: string;
-      parameters: {
-        [key: string]: string;
-      };
-      /** Format: double */
-      qualityValue: number;
-      concrete: boolean;
-      wildcardType: boolean;
-      wildcardSubtype: boolean;
-      subtypeSuffix: string;
-      charset: string;
-    };
     AttachmentView: {
       /** Format: uuid */
       id: string;
       /** @enum {string} */
-      kind: "PHOTO" | "TRACE" | "PAIRING";
+      kind: "PHOTO" | "TRACE" | "PAIRING" | "SIGNATURE";
       name: string;
       mediaType: string;
       /** Format: int32 */
@@ -2149,7 +2157,7 @@ export interface components {
       field: string;
       label: string;
       /** @enum {string} */
-      kind: "TEXT" | "NUMBER" | "JOB" | "DATE" | "PLACE" | "POINT" | "LINE" | "CORNER";
+      kind: "TEXT" | "NUMBER" | "JOB" | "DATE" | "PLACE" | "POINT" | "LINE" | "CORNER" | "DRAWING";
       unit: string | null;
       suggestion: string | null;
       mayBeEmpty: boolean;
@@ -2482,6 +2490,7 @@ export interface components {
       whenItGoesWrong: components["schemas"]["ChoiceView"][];
       cellSigns: components["schemas"]["ChoiceView"][];
       detours: components["schemas"]["ChoiceView"][];
+      afterwards: components["schemas"]["ChoiceView"][];
       resume: components["schemas"]["ResumeView"] | null;
       board: components["schemas"]["BoardView"];
       holdsBeforeSealing: components["schemas"]["HoldView"][];
@@ -2886,11 +2895,28 @@ export interface components {
       endedAt: string | null;
       channels: components["schemas"]["ChannelView"][];
     };
+    EvidenceView: {
+      /** Format: date-time */
+      at: string;
+      /** @enum {string} */
+      phase: "BEFORE" | "OPEN" | "AFTER";
+      words: string;
+      who: string;
+      path: string;
+      photo: boolean;
+      sha256: string | null;
+    };
     FunctionView: {
       function: string;
-      before: string;
-      open: string;
-      after: string;
+      before: components["schemas"]["TryView"];
+      open: components["schemas"]["TryView"];
+      after: components["schemas"]["TryView"];
+    };
+    HeardView: {
+      fine: boolean;
+      said: string | null;
+      /** Format: date-time */
+      at: string;
     };
     IncidentView: {
       /** Format: date-time */
@@ -2927,6 +2953,22 @@ export interface components {
       sealed: string;
       people: string[];
       notes: components["schemas"]["LineView"][];
+      evidence: components["schemas"]["EvidenceView"][];
+      signatures: components["schemas"]["SignatureView"][];
+      afterAWeek: components["schemas"]["HeardView"] | null;
+    };
+    SignatureView: {
+      /** @enum {string} */
+      signer: "OWNER" | "SHOP";
+      name: string;
+      path: string | null;
+      /** Format: date-time */
+      at: string;
+    };
+    TryView: {
+      words: string;
+      /** Format: date-time */
+      at: string | null;
     };
     ProofView: {
       stepId: string | null;
@@ -3292,6 +3334,8 @@ export interface components {
       jobId: string;
       record: components["schemas"]["RecordView"];
       journal: components["schemas"]["ExportedEntry"][];
+      files: components["schemas"]["ExportedFile"][];
+      runs: components["schemas"]["ExportedRun"][];
     };
     ExportedEntry: {
       /** Format: int64 */
@@ -3302,6 +3346,36 @@ export interface components {
       /** @enum {string} */
       role: "DESK" | "TECHNICIAN" | "LEAD";
       fact: components["schemas"]["Fact"];
+    };
+    ExportedFile: {
+      path: string;
+      mediaType: string;
+      base64: string;
+    };
+    ExportedReading: {
+      instrument: string;
+      /** @enum {string} */
+      quantity:
+        | "TEMPERATURE"
+        | "CURRENT"
+        | "VOLTAGE"
+        | "IRRADIANCE"
+        | "HUMIDITY"
+        | "PRESSURE"
+        | "DISPLACEMENT"
+        | "CARD";
+      unit: string;
+      place: string;
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      value: number;
+    };
+    ExportedRun: {
+      /** Format: int64 */
+      seq: number;
+      kind: string;
+      readings: components["schemas"]["ExportedReading"][];
     };
     AmountView: {
       amount: number;
@@ -4161,6 +4235,7 @@ export interface components {
       )[];
       open: components["schemas"]["BenchJob"][];
       closed: components["schemas"]["BenchJob"][];
+      atHomeForAWeek: components["schemas"]["BenchJob"][];
       timers: components["schemas"]["BenchTimer"][];
     };
     Accepted: {
@@ -4553,6 +4628,15 @@ export interface components {
        * @enum {string}
        */
       type: "HandedOver";
+    };
+    HeardBack: {
+      fine: boolean;
+      said: string | null;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "HeardBack";
     };
     HeldByChosen: {
       /** @enum {string} */
@@ -5116,6 +5200,17 @@ export interface components {
        * @enum {string}
        */
       type: "SettingChanged";
+    };
+    Signed: {
+      drawing: string | null;
+      name: string;
+      /** @enum {string} */
+      signer: "OWNER" | "SHOP";
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "Signed";
     };
     SoakEnded: {
       /**
@@ -6548,13 +6643,11 @@ export interface operations {
     parameters: {
       query: {
         attachmentId: string;
-        kind: "PHOTO" | "TRACE" | "PAIRING";
+        kind: "PHOTO" | "TRACE" | "PAIRING" | "SIGNATURE";
         name: string;
         runSeq?: number;
       };
-      header: {
-        "Content-Type": components["schemas"]["MediaType"];
-      };
+      header?: never;
       path: {
         jobId: string;
       };
@@ -7125,6 +7218,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["RecordView"];
+        };
+      };
+    };
+  };
+  paper: {
+    parameters: {
+      query?: {
+        copy?: "OWNER" | "SHOP";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/pdf": string;
         };
       };
     };
@@ -7939,7 +8056,7 @@ export const pathsApiJobsJobIdTouchTaskPutParametersPathTaskValues: ReadonlyArra
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
-> = ["PHOTO", "TRACE", "PAIRING"];
+> = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const pathsApiJobsJobIdTraySheetGetParametersQueryFormatValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/tray-sheet"]["get"]["parameters"]["query"]["format"]
 > = ["SVG", "PDF", "DXF"];
@@ -7949,6 +8066,9 @@ export const pathsApiJobsJobIdStripSheetGetParametersQuerySchoolValues: Readonly
 export const pathsApiJobsJobIdStripSheetGetParametersQueryFormatValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["format"]
 > = ["SVG", "PDF", "DXF"];
+export const pathsApiJobsJobIdRecordPdfGetParametersQueryCopyValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/record.pdf"]["get"]["parameters"]["query"]["copy"]
+> = ["OWNER", "SHOP"];
 export const pathsApiJobsJobIdQuoteGetParametersQueryGradeValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/quote"]["get"]["parameters"]["query"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
@@ -8077,10 +8197,10 @@ export const newPersonRoleValues: ReadonlyArray<
 > = ["DESK", "TECHNICIAN", "LEAD"];
 export const attachmentViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["AttachmentView"]["kind"]
-> = ["PHOTO", "TRACE", "PAIRING"];
+> = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const askViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["AskView"]["kind"]
-> = ["TEXT", "NUMBER", "JOB", "DATE", "PLACE", "POINT", "LINE", "CORNER"];
+> = ["TEXT", "NUMBER", "JOB", "DATE", "PLACE", "POINT", "LINE", "CORNER", "DRAWING"];
 export const choiceViewToneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChoiceView"]["tone"]
 > = ["GO", "FAIL", "OTHER"];
@@ -8270,6 +8390,12 @@ export const zoneViewFoundAnyOf0Values: ReadonlyArray<
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
 > = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
+export const evidenceViewPhaseValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["EvidenceView"]["phase"]
+> = ["BEFORE", "OPEN", "AFTER"];
+export const signatureViewSignerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["SignatureView"]["signer"]
+> = ["OWNER", "SHOP"];
 export const ledgeStretchViewStageValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LedgeStretchView"]["stage"]
 > = ["GLUE", "BARE", "WIPED", "DRY", "ACCEPTED"];
@@ -8302,6 +8428,9 @@ export const soakMomentKindValues: ReadonlyArray<
 export const exportedEntryRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ExportedEntry"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
+export const exportedReadingQuantityValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ExportedReading"]["quantity"]
+> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
 export const chanceViewSourceValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChanceView"]["source"]
 > = ["MEASURED_HERE", "COMPUTED", "COMMON_PRACTICE", "DISPUTED"];
@@ -8754,6 +8883,9 @@ export const glueOffTypeValues: ReadonlyArray<
 export const handedOverTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HandedOver"]["type"]
 > = ["HandedOver"];
+export const heardBackTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HeardBack"]["type"]
+> = ["HeardBack"];
 export const heldByChosenHeldValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HeldByChosen"]["held"]
 > = ["CAME_ON_IT", "RING", "STRIPS", "BEAD", "OLD_BOND"];
@@ -8993,6 +9125,11 @@ export const sentBackTypeValues: ReadonlyArray<
 export const settingChangedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SettingChanged"]["type"]
 > = ["SettingChanged"];
+export const signedSignerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Signed"]["signer"]
+> = ["OWNER", "SHOP"];
+export const signedTypeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Signed"]["type"]> =
+  ["Signed"];
 export const soakEndedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SoakEnded"]["type"]
 > = ["SoakEnded"];

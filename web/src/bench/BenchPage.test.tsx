@@ -62,7 +62,15 @@ function timer(jobNumber: number, seconds: number): Schemas["BenchTimer"] {
 }
 
 function show(bench: Partial<Schemas["BenchView"]>, nowS = NOON_S, may = ["WORK_AT_THE_BENCH"]) {
-  shown.bench = { serverTime: "", stations: STATIONS, open: [], closed: [], timers: [], ...bench };
+  shown.bench = {
+    serverTime: "",
+    stations: STATIONS,
+    open: [],
+    atHomeForAWeek: [],
+    closed: [],
+    timers: [],
+    ...bench,
+  };
   shown.nowS = nowS;
   shown.may = may;
   render(
@@ -84,6 +92,7 @@ describe("the bench", () => {
   it("keeps apart what needs hands, what waits and what is done", () => {
     show({
       open: [job(1), job(2, { waitsFor: "TIMER" }), job(3, { atDesk: true })],
+      atHomeForAWeek: [],
       closed: [job(4, { handedOverAt: "2026-03-01T12:00:00Z" })],
       timers: [timer(2, 240)],
     });
@@ -135,7 +144,7 @@ describe("the bench", () => {
   });
 
   it("leads to the work of an open job and to the record of one handed over", () => {
-    show({ open: [job(1)], closed: [job(4, { handedOverAt: "2026-03-01T12:00:00Z" })] });
+    show({ open: [job(1)], atHomeForAWeek: [], closed: [job(4, { handedOverAt: "2026-03-01T12:00:00Z" })] });
     expect(screen.getByRole("link", { name: /Hut 1/ })).toHaveAttribute("href", "/jobs/job-1");
     expect(screen.getByRole("link", { name: /Hut 4/ })).toHaveAttribute("href", "/jobs/job-4/record");
   });

@@ -33,13 +33,15 @@ export function BenchPage() {
     { title: "Needs hands at the bench", desk: false, jobs: of("HANDS").filter((job) => !job.atDesk) },
     { title: "Needs the front desk", desk: true, jobs: of("HANDS").filter((job) => job.atDesk) },
   ].sort((a, b) => Number(b.desk === atDesk) - Number(a.desk === atDesk));
+  const asked = new Set(data.atHomeForAWeek.map((job) => job.id));
   const groups = [
     { title: "Stopped: a lead looks at it", jobs: of("LEAD") },
     ...hands,
     { title: "Waits for a timer", jobs: of("TIMER") },
     { title: "Waits for a part", jobs: of("PART").sort((a, b) => byDay(a.partDue, b.partDue)) },
     { title: "Waits for its owner", jobs: of("OWNER") },
-    { title: "Handed over", jobs: data.closed },
+    { title: "At home for a week: ask how it is", jobs: data.atHomeForAWeek },
+    { title: "Handed over", jobs: data.closed.filter((job) => !asked.has(job.id)) },
   ];
   return (
     <main className="min-h-0 flex-1 overflow-auto px-6 py-5">

@@ -1,24 +1,39 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useLocation, useNavigate } from "react-router";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { newId } from "@/live/outbox";
+import { filled } from "@/job/filled";
+import { newId, outbox } from "@/live/outbox";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { ProblemNote } from "@/ui/ProblemNote";
 
 type Device = Schemas["DeviceView"];
 
+/** What is known of a device that was here before. */
+export interface Again {
+  number: number;
+  device: string;
+  owner: string;
+  contact: string | null;
+  fault: string;
+}
+
 /** What is asked while the owner stands at the desk: which device, whose, what is wrong. */
 export function TakeInPage() {
   const navigate = useNavigate();
   const client = useQueryClient();
-  const [query, setQuery] = useState("");
+  const again = useLocation().state as Again | null;
+  const [query, setQuery] = useState(again?.device ?? "");
   const [device, setDevice] = useState<Device | null>(null);
   const [variantId, setVariantId] = useState<string | null>(null);
-  const [given, setGiven] = useState({ owner: "", contact: "", fault: "" });
+  const [given, setGiven] = useState({
+    owner: again?.owner ?? "",
+    contact: again?.contact ?? "",
+    fault: again?.fault ?? "",
+  });
   const [commandId] = useState(newId);
   const found = useQuery({
     queryKey: keys.devices(query),
@@ -32,6 +47,9 @@ export function TakeInPage() {
         body: { commandId, profileId: device?.id ?? "", variantId, ...given, contact: given.contact || null },
       }),
     );
+    if (again) {
+      await cameBack(receipt.jobId, again.number);
+    }
     void client.invalidateQueries({ queryKey: keys.bench });
     await navigate(`/jobs/${receipt.jobId}`);
   });
@@ -145,4 +163,15 @@ export function TakeInPage() {
       </form>
     </main>
   );
+}
+
+/** Says which job it was before; where that can't be recorded now, intake asks for it. */
+async function cameBack(jobId: string, jobNumber: number): Promise<void> {
+  const job = unwrap(await api.GET("/api/jobs/{jobId}", { params: { path: { jobId } } }));
+  const choice = job.steps
+    .flatMap((step) => step.choices)
+    .find((one) => one.fact.type === "CameBack" && one.mine);
+  if (choice) {
+    await outbox.tap(jobId, job.seq, filled(choice, { jobNumber }), choice.label, null);
+  }
 }

@@ -34,6 +34,7 @@ async function told(fields: { [label: string]: string }): Promise<unknown> {
   const record = vi.fn((fact: unknown) => Promise.resolve({ kind: "recorded" as const, fact }));
   render(
     <AskDialog
+      jobId="job-1"
       asked={{ title: "Bent", hint: null, choice: bend }}
       units={{ temperature: "C", length: "mm" }}
       record={record as never}

@@ -1,8 +1,10 @@
 import { useState } from "react";
-import { ProblemError } from "@/api/client";
+import { api, ProblemError, unwrap } from "@/api/client";
 import { useSubmit } from "@/api/useSubmit";
+import { newId } from "@/live/outbox";
 import { say, typed, unitLabel, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { DrawingPad } from "@/ui/DrawingPad";
 import { Field } from "@/ui/Field";
 import { Form } from "@/ui/Form";
 import { Modal } from "@/ui/Modal";
@@ -22,11 +24,13 @@ export interface Asked {
 
 /** Asks for what a tap still needs. What the core refuses stays typed, with the reason beside it. */
 export function AskDialog({
+  jobId,
   asked,
   units,
   record,
   onClose,
 }: {
+  jobId: string;
   asked: Asked | null;
   units: Units;
   record: Record;
@@ -37,6 +41,7 @@ export function AskDialog({
       {asked && (
         <Asking
           key={`${asked.title}/${asked.choice.label}`}
+          jobId={jobId}
           asked={asked}
           units={units}
           record={record}
@@ -48,11 +53,13 @@ export function AskDialog({
 }
 
 function Asking({
+  jobId,
   asked: { title, hint, choice, step },
   units,
   record,
   onClose,
 }: {
+  jobId: string;
   asked: Asked;
   units: Units;
   record: Record;
@@ -62,15 +69,19 @@ function Asking({
     Object.fromEntries(choice.asks.map((ask) => [ask.field, ask.suggestion ?? ""])),
   );
   const { problem, submit } = useSubmit(async () => {
-    const given = Object.fromEntries(
-      choice.asks.map((ask) => {
-        const text = values[ask.field] ?? "";
-        if (ask.mayBeEmpty && text.trim() === "") {
-          return [ask.field, undefined];
-        }
-        return [ask.field, NUMBERS.has(ask.kind) ? typed(text, ask.unit, units) : text];
-      }),
-    );
+    const given: { [field: string]: unknown } = {};
+    for (const ask of choice.asks) {
+      const text = values[ask.field] ?? "";
+      if (ask.mayBeEmpty && text.trim() === "") {
+        continue;
+      }
+      given[ask.field] =
+        ask.kind === "DRAWING"
+          ? await kept(jobId, text)
+          : NUMBERS.has(ask.kind)
+            ? typed(text, ask.unit, units)
+            : text;
+    }
     const fate = await record(filled(choice, given), `${title}: ${choice.label}`, step);
     if (fate.kind === "refused" && fate.problem.status !== 409) {
       throw new ProblemError(fate.problem);
@@ -92,6 +103,8 @@ function Asking({
         const value = values[ask.field] ?? "";
         return ask.kind === "JOB" ? (
           <FindJob key={ask.field} id={ask.field} label={ask.label} chosen={value} onChoose={put} />
+        ) : ask.kind === "DRAWING" ? (
+          <DrawingPad key={ask.field} label={ask.label} onDrawn={put} />
         ) : (
           <div key={ask.field} className="space-y-2">
             {ask.options.length > 0 && (
@@ -118,4 +131,18 @@ function Asking({
       })}
     </Form>
   );
+}
+
+/** Keeps what was drawn, and answers with the id that it is kept under. */
+async function kept(jobId: string, drawing: string): Promise<string> {
+  const attachmentId = newId();
+  unwrap(
+    await api.POST("/api/jobs/{jobId}/attachments", {
+      params: { path: { jobId }, query: { attachmentId, kind: "SIGNATURE", name: "signature" } },
+      body: drawing,
+      bodySerializer: (lines: unknown) => lines as string,
+      headers: { "Content-Type": "application/json" },
+    }),
+  );
+  return attachmentId;
 }

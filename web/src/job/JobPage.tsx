@@ -13,6 +13,7 @@ import { about, FaultPanel, useFaults } from "@/fault/FaultPanel";
 import { HeatPanel } from "@/heat/HeatPanel";
 import { IntakePanel } from "@/intake/IntakePanel";
 import { PartsPanel } from "@/parts/PartsPanel";
+import { HandOverPanel } from "@/prove/HandOverPanel";
 import { LeakPanel } from "@/prove/LeakPanel";
 import { SealPanel } from "@/seal/SealPanel";
 import { ClipPanel } from "@/separate/ClipPanel";
@@ -260,7 +261,7 @@ function Workspace({ jobId }: { jobId: string }) {
         onWrong={() => setWrong(true)}
         onHelp={() => setHelp(true)}
       />
-      <AskDialog asked={asked} units={units} record={record} onClose={() => setAsked(null)} />
+      <AskDialog jobId={jobId} asked={asked} units={units} record={record} onClose={() => setAsked(null)} />
       <OvertakenDialog jobId={jobId} seq={job.seq} units={units} />
       <HelpDialog open={help} onClose={() => setHelp(false)} />
       <WrongDialog
@@ -327,19 +328,29 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "SEAL":
       return inside ? <StripPanel {...panel} /> : <SealPanel {...panel} />;
     case "PROVE":
-      return inTheTester(panel.job) ? <LeakPanel {...panel} /> : <TestPanel {...panel} />;
+      return inTheTester(panel.job) ? (
+        <LeakPanel {...panel} />
+      ) : handsOver(panel.job) ? (
+        <HandOverPanel {...panel} />
+      ) : (
+        <TestPanel {...panel} />
+      );
     default:
       return <JournalPanel {...panel} />;
   }
 }
 
-/** A watch whose functions are proven, or that lies in the tester. */
+/** A watch whose functions are proven and whose seal is not, or that lies in the tester. */
 function inTheTester(job: Job): boolean {
   const step = job.steps.find((one) => one.id === "prove.seal-tested");
   return (
     step !== undefined &&
-    (step.waitsFor !== null || step.problem || job.nextStepId === "prove.hand-over" || job.closed)
+    (step.waitsFor !== null || step.problem || (step.answer === null && job.nextStepId === "prove.hand-over"))
   );
+}
+
+function handsOver(job: Job): boolean {
+  return job.closed || job.nextStepId === "prove.hand-over";
 }
 
 function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s: Station) => void }) {

@@ -1,27 +1,24 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
-import { api, ProblemError, type Schemas, unwrap } from "@/api/client";
-import { keys } from "@/api/keys";
+import { ProblemError } from "@/api/client";
 import { useUnits } from "@/session/useSession";
-import { say } from "@/units/units";
+import { say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
-
-type Lines = Schemas["RecordView"]["done"];
+import { AfterAWeek } from "./AfterAWeek";
+import { Evidence, Functions, H, type JobRecord, Signatures, useRecord } from "./Record";
 
 const moment = new Intl.DateTimeFormat(undefined, { dateStyle: "long", timeStyle: "short" });
 const time = new Intl.DateTimeFormat(undefined, { timeStyle: "medium" });
 
-/** The page that goes with the device. Prints black on white. */
+const BOX = "flex min-h-11 items-center rounded-md border-2 border-ink px-4 py-1.5 leading-tight";
+
+/** What goes with the device: proof to someone who was not there. Prints black on white. */
 export function RecordPage() {
   const { jobId = "" } = useParams();
   const units = useUnits();
   const [shops, setShops] = useState(false);
-  const { data: record, error } = useQuery({
-    queryKey: keys.station(jobId, "record"),
-    queryFn: async () => unwrap(await api.GET("/api/jobs/{jobId}/record", { params: { path: { jobId } } })),
-  });
+  const { data: record, error } = useRecord(jobId);
   if (error instanceof ProblemError && !error.passing) {
     return (
       <main className="p-8">
@@ -34,9 +31,9 @@ export function RecordPage() {
   }
   return (
     <main className="min-h-0 flex-1 overflow-auto print:overflow-visible">
-      <article className="mx-auto max-w-5xl space-y-5 bg-sheet p-8 print:max-w-none print:p-0">
+      <article className="mx-auto max-w-5xl space-y-5 bg-sheet p-6 print:max-w-none print:p-0">
         <header className="flex items-start gap-6">
-          <div className="flex-1">
+          <div className="min-w-0 flex-1">
             <h1 className="text-3xl font-bold">{record.device}</h1>
             <p className="text-xl">{record.owner}</p>
             <p className="text-quiet">{record.fault}</p>
@@ -51,65 +48,46 @@ export function RecordPage() {
             <dt className="text-quiet">Worked on by</dt>
             <dd>{record.people.join("; ")}</dd>
           </dl>
-          <div className="no-print flex flex-col gap-2">
-            <Button look="lamp" onClick={() => window.print()}>
-              Print
-            </Button>
-            <Button onClick={() => setShops(!shops)}>
-              {shops ? "Show the owner’s copy" : "Show the shop’s copy"}
-            </Button>
-            <a
-              href={`/api/jobs/${jobId}/export`}
-              className="min-h-11 rounded-md border-2 border-ink px-4 py-2"
-              download
-            >
-              Job as JSON
-            </a>
-            <Link to="/" className="min-h-11 px-4 py-2 underline">
-              The bench
-            </Link>
-          </div>
         </header>
-        <div className="grid gap-8 md:grid-cols-2 print:grid-cols-2">
-          <section>
-            <H>Functions</H>
-            <table className="w-full">
-              <thead>
-                <tr className="text-left text-quiet">
-                  <th className="font-normal" />
-                  <th className="font-normal">before</th>
-                  <th className="font-normal">open</th>
-                  <th className="font-normal">after</th>
-                </tr>
-              </thead>
-              <tbody>
-                {record.functions.map((f) => (
-                  <tr key={f.function} className="border-t border-line align-top">
-                    <th scope="row" className="py-1 pr-2 text-left font-semibold">
-                      {f.function}
-                    </th>
-                    <td className="py-1 pr-2">{f.before}</td>
-                    <td className="py-1 pr-2">{f.open}</td>
-                    <td className="py-1">{f.after}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
-          <div className="space-y-5">
-            <Facts title="Found" lines={record.found} units={units} />
-            <WentWrong incidents={record.wentWrong} units={units} shops={shops} />
-            <Facts title="Measured" lines={record.measured} units={units} />
-            <List title="Kept" items={record.kept} />
-            <List title="Lost" items={record.lost} none="nothing" />
-            {record.signedOff.length > 0 && (
-              <List
-                title="Sign-offs"
-                items={record.signedOff.map((line) => `${say(line.words, units)} (${line.who})`)}
-              />
-            )}
-            <List title="Adhesive" items={[record.adhesive]} />
-          </div>
+        <nav className="no-print flex flex-wrap items-center gap-3" aria-label="This record">
+          <a
+            href={`/api/jobs/${jobId}/record.pdf?copy=${shops ? "SHOP" : "OWNER"}`}
+            target="_blank"
+            rel="noreferrer"
+            className={`${BOX} border-lamp bg-lamp font-semibold text-on-lamp`}
+          >
+            PDF for {shops ? "the shop" : "the owner"}
+          </a>
+          <Button onClick={() => setShops(!shops)}>
+            {shops ? "Show the owner’s copy" : "Show the shop’s copy"}
+          </Button>
+          <a href={`/api/jobs/${jobId}/export`} className={BOX} download>
+            Job as JSON
+          </a>
+          <Link to={record.handedOverAt ? "/" : `/jobs/${jobId}`} className="min-h-11 px-2 py-2 underline">
+            {record.handedOverAt ? "The bench" : "Back to the job"}
+          </Link>
+        </nav>
+        {record.handedOverAt && <AfterAWeek jobId={jobId} record={record} />}
+        <section>
+          <H>What works</H>
+          <Functions functions={record.functions} />
+        </section>
+        <Evidence pieces={record.evidence} units={units} shops={shops} />
+        <div className="grid gap-x-8 gap-y-5 md:grid-cols-2 print:grid-cols-2">
+          <List title="Kept" items={record.kept} />
+          <List title="Lost" items={record.lost} none="nothing" />
+          <Facts title="Found" lines={record.found} units={units} />
+          <Facts title="Measured" lines={record.measured} units={units} />
+          <WentWrong incidents={record.wentWrong} units={units} shops={shops} />
+          {record.signedOff.length > 0 && (
+            <List
+              title="Sign-offs"
+              items={record.signedOff.map((line) => `${say(line.words, units)} (${line.who})`)}
+            />
+          )}
+          <List title="What holds the front" items={[record.adhesive, say(record.sealed, units)]} />
+          <Signatures signatures={record.signatures} />
         </div>
         <section>
           <H>Done</H>
@@ -125,17 +103,13 @@ export function RecordPage() {
         {shops && record.notes.length > 0 && (
           <List title="Notes" items={record.notes.map((note) => `${note.words} (${note.who})`)} />
         )}
-        <p className="text-quiet">{say(record.sealed, units)} Old parts go to recycling.</p>
+        <p className="text-quiet">Old parts go to recycling.</p>
       </article>
     </main>
   );
 }
 
-function H({ children }: { children: React.ReactNode }) {
-  return <h2 className="mb-1 border-b-2 border-ink text-lg font-semibold">{children}</h2>;
-}
-
-function Facts({ title, lines, units }: { title: string; lines: Lines; units: ReturnType<typeof useUnits> }) {
+function Facts({ title, lines, units }: { title: string; lines: JobRecord["done"]; units: Units }) {
   return <List title={title} items={lines.map((line) => say(line.words, units))} />;
 }
 
@@ -145,8 +119,8 @@ function WentWrong({
   units,
   shops,
 }: {
-  incidents: Schemas["RecordView"]["wentWrong"];
-  units: ReturnType<typeof useUnits>;
+  incidents: JobRecord["wentWrong"];
+  units: Units;
   shops: boolean;
 }) {
   const told = incidents.filter((one) => shops || one.forOwner);

@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -307,54 +311,16 @@ class DecideAndPartsTest {
 
     @Test
     void onlyALeadChangesHowTheShopReckons() {
-        Map<String, Object> rates = Map.of(
-                "currency",
-                "EUR",
-                "ratePerHour",
-                54,
-                "consumables",
-                6.5,
-                "callback",
-                25,
-                "retentionDays",
-                365,
-                "primer",
-                "WHERE_NEEDED");
+        Map<String, Object> rates = rates("EUR");
         assertThat(ansa.send("PUT", "/api/shop", rates).status()).isEqualTo(403);
         Client lead = app.signedIn(Role.LEAD);
         assertThat(lead.send("PUT", "/api/shop", rates).status()).isEqualTo(200);
-        Answer wrong = lead.send(
-                "PUT",
-                "/api/shop",
-                Map.of(
-                        "currency",
-                        "EUR",
-                        "ratePerHour",
-                        -1,
-                        "consumables",
-                        6.5,
-                        "callback",
-                        25,
-                        "retentionDays",
-                        365,
-                        "primer",
-                        "WHERE_NEEDED"));
+        Map<String, Object> mistaken = rates("EUR");
+        mistaken.put("ratePerHour", -1);
+        Answer wrong = lead.send("PUT", "/api/shop", mistaken);
         assertThat(wrong.text("field")).isEqualTo("ratePerHour");
         for (String currency : new String[] {"", " ", "euro", "XQX", "JPY"}) {
-            Map<String, Object> given = Map.of(
-                    "currency",
-                    currency,
-                    "ratePerHour",
-                    54,
-                    "consumables",
-                    6.5,
-                    "callback",
-                    25,
-                    "retentionDays",
-                    365,
-                    "primer",
-                    "WHERE_NEEDED");
-            assertThat(lead.send("PUT", "/api/shop", given).text("detail"))
+            assertThat(lead.send("PUT", "/api/shop", rates(currency)).text("detail"))
                     .as("“%s”", currency)
                     .isEqualTo("currency is " + (currency.isBlank() ? "missing" : currency)
                             + "; allowed: the three letters of a currency, such as EUR, CHF or USD");
@@ -391,19 +357,35 @@ class DecideAndPartsTest {
     }
 
     private static Map<String, Object> rates(String currency) {
-        return Map.of(
-                "currency",
-                currency,
-                "ratePerHour",
-                54,
-                "consumables",
-                6.5,
-                "callback",
-                25,
-                "retentionDays",
-                365,
-                "primer",
-                "WHERE_NEEDED");
+        Map<String, Object> rates = new HashMap<>(Map.of(
+                "currency", currency, "ratePerHour", 54, "consumables", 6.5, "callback", 25, "retentionDays", 365));
+        rates.putAll(Map.of(
+                "primer", "WHERE_NEEDED", "language", "en-GB", "timeZone", "UTC", "temperature", "C", "length", "mm"));
+        return rates;
+    }
+
+    @Test
+    void whatIsPrintedIsWrittenAsTheShopSays() throws IOException {
+        Client lead = app.signedIn(Role.LEAD);
+        for (Map.Entry<String, String> wrong :
+                Map.of("language", "tlh", "timeZone", "Mars", "length", "ell").entrySet()) {
+            Map<String, Object> mistaken = rates("EUR");
+            mistaken.put(wrong.getKey(), wrong.getValue());
+            assertThat(lead.send("PUT", "/api/shop", mistaken).text("field")).isEqualTo(wrong.getKey());
+        }
+        Map<String, Object> there = rates("EUR");
+        there.putAll(Map.of("language", "de-DE", "timeZone", "Pacific/Auckland"));
+        UUID job = cracked();
+        lead.send("PUT", "/api/shop", there);
+        try (PDDocument page =
+                Loader.loadPDF(ansa.bytes("/api/jobs/" + job + "/record.pdf").body())) {
+            String day = DateTimeFormatter.ofPattern("dd.MM.uuuu")
+                    .withZone(ZoneId.of("Pacific/Auckland"))
+                    .format(Instant.now());
+            assertThat(new PDFTextStripper().getText(page)).contains("taken in " + day);
+        } finally {
+            lead.send("PUT", "/api/shop", rates("EUR"));
+        }
     }
 
     @Test

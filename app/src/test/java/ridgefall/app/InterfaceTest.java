@@ -15,6 +15,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -51,6 +53,35 @@ class InterfaceTest {
         }
         JsonNode committed = Client.JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
         assertThat(committed).isEqualTo(generated);
+    }
+
+    /** What an exported job holds, cut from the description; written anew with it. */
+    @Test
+    void theExportsSchemaIsWhatTheDescriptionSaysOfIt() throws IOException {
+        JsonNode described = Client.JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
+        Map<String, JsonNode> reached = new TreeMap<>();
+        reach("Export", described.at("/components/schemas"), reached);
+        ObjectNode schema = Client.JSON
+                .createObjectNode()
+                .put("$schema", "https://json-schema.org/draft/2020-12/schema")
+                .put("title", "One job of Ridgefall, with its journal and its evidence")
+                .put("$ref", "#/components/schemas/Export");
+        ObjectNode schemas = schema.putObject("components").putObject("schemas");
+        reached.forEach(schemas::set);
+        Path file = Path.of("../docs/formats/job.schema.json");
+        if (System.getenv("RIDGEFALL_DESCRIBE") != null) {
+            Files.writeString(file, schema.toPrettyString() + "\n");
+        }
+        assertThat(Client.JSON.readTree(Files.readString(file))).isEqualTo(schema);
+    }
+
+    private static void reach(String name, JsonNode schemas, Map<String, JsonNode> reached) {
+        if (reached.putIfAbsent(name, schemas.get(name)) == null) {
+            Pattern.compile("#/components/schemas/(\\w+)")
+                    .matcher(schemas.get(name).toString())
+                    .results()
+                    .forEach(found -> reach(found.group(1), schemas, reached));
+        }
     }
 
     /** The description calls a type by its simple name: of two it would keep one, and nobody would be told. */
@@ -110,7 +141,7 @@ class InterfaceTest {
                     .isEqualTo(200);
         }
         JsonNode export = ansa.get("/api/jobs/" + job + "/export").json();
-        assertThat(export.path("format").asString()).isEqualTo("ridgefall-job/1");
+        assertThat(export.path("format").asString()).isEqualTo("ridgefall-job/2");
         assertThat(export.at("/journal/0/fact/type").asString()).isEqualTo("JobOpened");
         assertThat(export.at("/record/owner").asString()).isEqualTo("Test hut");
     }

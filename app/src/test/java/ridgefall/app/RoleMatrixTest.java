@@ -98,6 +98,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/owner", ALL),
             Map.entry("GET /api/jobs/{jobId}/tag", ALL),
             Map.entry("GET /api/jobs/{jobId}/record", ALL),
+            Map.entry("GET /api/jobs/{jobId}/record.pdf", ALL),
             Map.entry("GET /api/jobs/{jobId}/export", ALL),
             Map.entry("POST /api/jobs/{jobId}/photos", ALL),
             Map.entry("GET /api/photos/{photoId}", ALL),

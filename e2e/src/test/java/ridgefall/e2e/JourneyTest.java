@@ -37,7 +37,7 @@ class JourneyTest {
         Map<String, Object> export =
                 bench.send(bench.path().replace("/jobs", "/api/jobs").replace("record", "export"), null);
         assertThat((String) export.get("body"))
-                .startsWith("{\"format\":\"ridgefall-job/1\"")
+                .startsWith("{\"format\":\"ridgefall-job/2\"")
                 .contains("\"HandedOver\"");
     }
 

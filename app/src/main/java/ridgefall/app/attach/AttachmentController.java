@@ -1,5 +1,6 @@
 package ridgefall.app.attach;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.HexFormat;
@@ -79,7 +80,7 @@ class AttachmentController {
             @RequestParam Kind kind,
             @RequestParam String name,
             @RequestParam(required = false) Long runSeq,
-            @RequestHeader(HttpHeaders.CONTENT_TYPE) MediaType type,
+            @Parameter(hidden = true) @RequestHeader(HttpHeaders.CONTENT_TYPE) MediaType type,
             @RequestBody byte[] file,
             @AuthenticationPrincipal SignedIn who) {
         if (kind == Kind.PHOTO) {

@@ -12,7 +12,9 @@ public enum Kind {
     /** Where fingers and pens were seen, over time. */
     TRACE(512 << 10, 24, Set.of("application/json", "text/csv")),
     /** What was read from a chip before it moved, or before it was written. */
-    PAIRING(64 << 10, 24, Set.of("application/octet-stream", "application/json"));
+    PAIRING(64 << 10, 24, Set.of("application/octet-stream", "application/json")),
+    /** Lines drawn with a finger by who signs. */
+    SIGNATURE(48 << 10, 12, Set.of("application/json"));
 
     private final int mostBytes;
     private final int mostAJob;
@@ -41,6 +43,9 @@ public enum Kind {
         String given = type == null ? "none" : type.getType() + "/" + type.getSubtype();
         if (!mediaTypes.contains(given)) {
             throw new NotAllowed("contentType", given, "one of " + String.join(", ", mediaTypes));
+        }
+        if (this == SIGNATURE) {
+            LineDrawing.read(file);
         }
     }
 }

@@ -32,6 +32,7 @@ class BenchController {
             List<Station> stations,
             List<BenchJob> open,
             List<BenchJob> closed,
+            List<BenchJob> atHomeForAWeek,
             List<BenchTimer> timers) {}
 
     /** Jobs by number, owner, device or fault; by the id that a tag carries too. */
@@ -48,6 +49,7 @@ class BenchController {
                 List.of(Station.values()),
                 jobs.open(SHOWN_OPEN),
                 jobs.handedOver(SHOWN_CLOSED),
+                jobs.atHomeForAWeek(clock.instant(), SHOWN_CLOSED),
                 jobs.timers());
     }
 }

@@ -3,9 +3,11 @@ package ridgefall.app.bench;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,6 +25,11 @@ class BenchJobs {
             select id, number, device, owner, fault, station, next_step, waits_for, needs, mishaps,
                 part_due, promised_on, opened_at, touched_at, touched_by, handed_over_at
             from job where\s""";
+
+    private static final Duration A_WEEK = Duration.ofDays(7);
+
+    /** Who is called later than that remembers nothing of it. */
+    private static final Duration LONG_ENOUGH = Duration.ofDays(28);
 
     private final JdbcClient jdbc;
 
@@ -84,6 +91,19 @@ class BenchJobs {
     /** Handed over, the latest first. */
     List<BenchJob> handedOver(int most) {
         return jobs("handed_over_at is not null order by handed_over_at desc limit " + most);
+    }
+
+    /** Repaired, at home for a week and for no more than four, and nobody has asked since; the longest at home first. */
+    List<BenchJob> atHomeForAWeek(Instant now, int most) {
+        return jdbc.sql(SELECT + """
+                        handed_over_at between :from and :until and heard_back_at is null and not unrepaired
+                            and not exists (select 1 from job later where later.came_from = job.number)
+                        order by handed_over_at limit :most""")
+                .param("from", now.minus(LONG_ENOUGH).atOffset(ZoneOffset.UTC))
+                .param("until", now.minus(A_WEEK).atOffset(ZoneOffset.UTC))
+                .param("most", most)
+                .query((row, n) -> job(row))
+                .list();
     }
 
     /** Under heat or under the pick, the latest touched first. */

@@ -161,7 +161,7 @@ class DecideController {
                 .findFirst()
                 .orElseThrow(() -> new NotAllowed("grade", grade, "a grade that can be had for this repair"));
         long number = job.number();
-        byte[] pdf = QuotePage.pdf(number, course, option, quote, clock.instant());
+        byte[] pdf = QuotePage.pdf(number, course, option, quote, clock.instant(), shop.said());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

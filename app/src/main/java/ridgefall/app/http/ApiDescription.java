@@ -27,6 +27,7 @@ public class ApiDescription {
     /** Schema and field; what the annotations of a record can't say, because it stands in the core or is a reference. */
     private static final List<String[]> MAY_BE_NULL = List.of(
             new String[] {"SourceView", "air"},
+            new String[] {"RecordView", "afterAWeek"},
             new String[] {"HeatPlanView", "taken"},
             new String[] {"CarryView", "split"},
             new String[] {"LyingPlugView", "at"},
@@ -113,6 +114,8 @@ public class ApiDescription {
             new String[] {"HoldOverridden", "held"},
             new String[] {"RepairAgreed", "grade"},
             new String[] {"PhotoTaken", "words"},
+            new String[] {"Signed", "drawing"},
+            new String[] {"HeardBack", "said"},
             new String[] {"BendMarked", "bentMm"},
             new String[] {"CornerMeasured", "bentMm"},
             new String[] {"HeldByChosen", "supplyId"},

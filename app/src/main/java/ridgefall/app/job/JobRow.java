@@ -31,7 +31,7 @@ class JobRow implements Projector {
             station = :station, next_step = :next, waiting = :waiting, needs = :needs, mishaps = :mishaps,
             grade = :grade, unrepaired = :unrepaired, came_from = :from, changed = pg_current_xact_id(),
             touched_at = :touched, touched_by = :by, handed_over_at = :handed, waits_for = :waitsFor,
-            part_due = :due, promised_on = :promised""";
+            part_due = :due, promised_on = :promised, heard_back_at = :heard""";
 
     private final JdbcClient jdbc;
 
@@ -61,10 +61,10 @@ class JobRow implements Projector {
         StatementSpec statement = jdbc.sql("""
                         insert into job (id, seq, profile_id, profile_version, device, owner, fault, opened_at,
                             station, next_step, waiting, needs, mishaps, grade, unrepaired, came_from, changed,
-                            touched_at, touched_by, handed_over_at, waits_for, part_due, promised_on)
+                            touched_at, touched_by, handed_over_at, waits_for, part_due, promised_on, heard_back_at)
                         values (:id, 1, :profile, :version, :device, :owner, :fault, :opened,
                             :station, :next, :waiting, :needs, :mishaps, :grade, :unrepaired, :from, pg_current_xact_id(),
-                            :touched, :by, :handed, :waitsFor, :due, :promised)
+                            :touched, :by, :handed, :waitsFor, :due, :promised, :heard)
                         on conflict (id) do nothing""")
                 .param("id", jobId)
                 .param("profile", opened.profileId())
@@ -113,7 +113,13 @@ class JobRow implements Projector {
                 .param("by", latest.who())
                 .param(
                         "handed",
-                        ProveState.of(state).handedOverAt().map(JournalRows::at).orElse(null));
+                        ProveState.of(state).handedOverAt().map(JournalRows::at).orElse(null))
+                .param(
+                        "heard",
+                        ProveState.of(state)
+                                .heardBack()
+                                .map(heard -> at(heard.at()))
+                                .orElse(null));
     }
 
     /** Whose hands the next step waits for; a job that is done waits for nobody's and says so elsewhere. */

@@ -60,6 +60,7 @@ public record JobView(
         List<ChoiceView> whenItGoesWrong,
         List<ChoiceView> cellSigns,
         List<ChoiceView> detours,
+        List<ChoiceView> afterwards,
         @Schema(nullable = true) ResumeView resume,
         BoardView board,
         List<HoldView> holdsBeforeSealing,
@@ -291,6 +292,7 @@ public record JobView(
                 choices(course.whenItGoesWrong(), role),
                 choices(course.cellSigns(), role),
                 choices(course.detours(), role),
+                choices(course.afterwards(), role),
                 ResumeView.of(course, reader, now),
                 BoardView.of(IntakeStation.board(), role),
                 course.holdsBeforeSealing().stream()

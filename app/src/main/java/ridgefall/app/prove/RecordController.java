@@ -1,8 +1,11 @@
 package ridgefall.app.prove;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -10,22 +13,42 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import ridgefall.app.attach.Attachments;
+import ridgefall.app.attach.Kind;
+import ridgefall.app.attach.LineDrawing;
 import ridgefall.app.http.ApiDescription;
+import ridgefall.app.instrument.Quantity;
+import ridgefall.app.instrument.Readings;
 import ridgefall.app.job.Jobs;
+import ridgefall.app.prove.RecordPage.Copy;
+import ridgefall.app.shop.Shop;
 import ridgefall.core.detour.DetourState;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
+import ridgefall.core.job.Phase;
 import ridgefall.core.job.Role;
+import ridgefall.core.job.Timer;
 import ridgefall.core.prove.JobRecord;
+import ridgefall.core.prove.ProveFact.Signer;
+import ridgefall.core.prove.ProveState;
 
 @RestController
 class RecordController {
     private final Jobs jobs;
+    private final Evidence evidence;
+    private final Attachments attachments;
+    private final Readings readings;
+    private final Shop shop;
 
-    RecordController(Jobs jobs) {
+    RecordController(Jobs jobs, Evidence evidence, Attachments attachments, Readings readings, Shop shop) {
         this.jobs = jobs;
+        this.evidence = evidence;
+        this.attachments = attachments;
+        this.readings = readings;
+        this.shop = shop;
     }
 
     record LineView(Instant at, String who, String words) {
@@ -45,7 +68,34 @@ class RecordController {
             String outcome,
             boolean forOwner) {}
 
-    record FunctionView(String function, String before, String open, String after) {}
+    /** @param at null where it was not asked */
+    record TryView(String words, @Schema(nullable = true) Instant at) {
+        static TryView of(JobRecord.Tried tried) {
+            return new TryView(tried.words(), tried.at());
+        }
+    }
+
+    record FunctionView(String function, TryView before, TryView open, TryView after) {}
+
+    /**
+     * @param path where it is fetched from
+     * @param sha256 of the file as it was brought, in hexadecimal
+     */
+    record EvidenceView(
+            Instant at,
+            Phase phase,
+            String words,
+            String who,
+            String path,
+            boolean photo,
+            @Schema(nullable = true) String sha256) {}
+
+    /** @param path of the lines drawn, 900 wide and 300 high; null where the name was typed */
+    record SignatureView(
+            Signer signer,
+            String name,
+            @Schema(nullable = true) String path,
+            Instant at) {}
 
     record RecordView(
             String device,
@@ -64,7 +114,10 @@ class RecordController {
             String adhesive,
             String sealed,
             List<String> people,
-            List<LineView> notes) {}
+            List<LineView> notes,
+            List<EvidenceView> evidence,
+            List<SignatureView> signatures,
+            @Schema(nullable = true) HeardView afterAWeek) {}
 
     /** One fact of the exported journal. */
     record ExportedEntry(
@@ -74,22 +127,91 @@ class RecordController {
             Role role,
             @Schema(ref = ApiDescription.FACT) Fact fact) {}
 
-    /** {@code format} names this shape, so that a reader knows what it holds. */
-    record Export(String format, UUID jobId, RecordView record, List<ExportedEntry> journal) {}
+    /** @param said in the owner's words; null where it is fine */
+    record HeardView(boolean fine, @Schema(nullable = true) String said, Instant at) {
+        static HeardView of(ProveState.Heard heard) {
+            return heard == null
+                    ? null
+                    : new HeardView(heard.fact().fine(), heard.fact().said(), heard.at());
+        }
+    }
+
+    /** @param base64 its content, as it is kept; the same file as {@code path} in the record's evidence */
+    record ExportedFile(String path, String mediaType, String base64) {}
+
+    /** @param seconds since its clock was started */
+    record ExportedReading(
+            String instrument, Quantity quantity, String unit, String place, double seconds, double value) {}
+
+    /** @param seq of the fact that started it */
+    record ExportedRun(long seq, String kind, List<ExportedReading> readings) {}
+
+    /** {@code format} names this shape, so that a reader knows what it holds; docs/formats/job.schema.json describes it. */
+    record Export(
+            String format,
+            UUID jobId,
+            RecordView record,
+            List<ExportedEntry> journal,
+            List<ExportedFile> files,
+            List<ExportedRun> runs) {}
 
     @GetMapping("/api/jobs/{jobId}/record")
     RecordView record(@PathVariable UUID jobId) {
-        return view(jobs.course(jobId));
+        return view(jobId, jobs.course(jobId));
+    }
+
+    /** On paper, days and measures as the shop writes them. */
+    @GetMapping(path = "/api/jobs/{jobId}/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> paper(@PathVariable UUID jobId, @RequestParam(defaultValue = "OWNER") Copy copy) {
+        Jobs.Job job = jobs.job(jobId);
+        JobRecord record = job.course().record();
+        byte[] pdf = RecordPage.pdf(
+                job.number(),
+                record,
+                evidence.of(jobId, job.course(), record),
+                shop.said(),
+                copy,
+                piece -> attachments.thumb(piece.attachment().id()),
+                signature -> drawing(jobId, signature));
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename("record-" + job.number() + (copy == Copy.SHOP ? "-shop" : "") + ".pdf")
+                                .build()
+                                .toString())
+                .body(pdf);
+    }
+
+    /** Erased with its owner, or never brought: then only the name is there. */
+    private Optional<LineDrawing> drawing(UUID jobId, JobRecord.Signature signature) {
+        return attachments.of(jobId).stream()
+                .filter(file -> file.kind() == Kind.SIGNATURE && file.id().equals(signature.drawing()))
+                .findFirst()
+                .flatMap(file -> attachments.content(file.id()))
+                .map(LineDrawing::read);
     }
 
     @GetMapping("/api/jobs/{jobId}/export")
     ResponseEntity<Export> export(@PathVariable UUID jobId) {
         Course course = jobs.course(jobId);
         Export export = new Export(
-                "ridgefall-job/1",
+                "ridgefall-job/2",
                 jobId,
-                view(course),
-                course.journal().stream().map(RecordController::exported).toList());
+                view(jobId, course),
+                course.journal().stream().map(RecordController::exported).toList(),
+                evidence.of(jobId, course, course.record()).stream()
+                        .filter(piece -> piece.attachment() != null)
+                        .flatMap(piece -> attachments.content(piece.attachment().id()).stream()
+                                .map(content -> new ExportedFile(
+                                        piece.path(),
+                                        piece.attachment().mediaType(),
+                                        Base64.getEncoder().encodeToString(content))))
+                        .toList(),
+                course.state().timers().stream()
+                        .map(run -> new ExportedRun(run.seq(), run.kind(), readings(jobId, run)))
+                        .filter(run -> !run.readings().isEmpty())
+                        .toList());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(
@@ -105,7 +227,19 @@ class RecordController {
         return new ExportedEntry(entry.seq(), entry.happenedAt(), entry.who(), entry.role(), entry.fact());
     }
 
-    private RecordView view(Course course) {
+    private List<ExportedReading> readings(UUID jobId, Timer run) {
+        return readings.of(jobId, run.seq()).stream()
+                .map(r -> new ExportedReading(
+                        r.instrument(),
+                        r.quantity(),
+                        r.quantity().unit(),
+                        r.place(),
+                        Duration.between(run.startedAt(), r.readAt()).toMillis() / 1000.0,
+                        r.value()))
+                .toList();
+    }
+
+    private RecordView view(UUID jobId, Course course) {
         JobRecord record = course.record();
         return new RecordView(
                 record.device(),
@@ -114,7 +248,8 @@ class RecordController {
                 record.openedAt(),
                 record.handedOverAt(),
                 record.functions().stream()
-                        .map(f -> new FunctionView(f.function(), f.before(), f.open(), f.after()))
+                        .map(f -> new FunctionView(
+                                f.function(), TryView.of(f.before()), TryView.of(f.open()), TryView.of(f.after())))
                         .toList(),
                 LineView.of(record.found()),
                 record.wentWrong().stream()
@@ -130,6 +265,18 @@ class RecordController {
                 record.people(),
                 DetourState.of(course.state()).notes().stream()
                         .map(note -> new LineView(note.at(), note.who(), note.words()))
-                        .toList());
+                        .toList(),
+                evidence.of(jobId, course, record).stream()
+                        .map(p -> new EvidenceView(
+                                p.at(), p.phase(), p.words(), p.who(), p.path(), p.photo(), p.sha256()))
+                        .toList(),
+                record.signatures().stream()
+                        .map(signature -> new SignatureView(
+                                signature.signer(),
+                                signature.name(),
+                                drawing(jobId, signature).map(LineDrawing::path).orElse(null),
+                                signature.at()))
+                        .toList(),
+                HeardView.of(record.afterAWeek()));
     }
 }

@@ -177,6 +177,22 @@ public class TouchProofs {
         return traces;
     }
 
+    /** What a device told of one task. */
+    public record Told(Task task, int samples, Instant at) {}
+
+    /** Of the job's newest link, as far as it got. */
+    public List<Told> told(UUID jobId) {
+        return newest(jobId)
+                .map(proof -> jdbc.sql("""
+                                select task, sum(jsonb_array_length(samples))::integer as samples from touch_batch
+                                where proof_id = :id group by task order by task""")
+                        .param("id", proof.id())
+                        .query((row, n) ->
+                                new Told(Task.valueOf(row.getString("task")), row.getInt("samples"), proof.madeAt()))
+                        .list())
+                .orElse(List.of());
+    }
+
     private OffsetDateTime now() {
         return clock.instant().atOffset(ZoneOffset.UTC);
     }

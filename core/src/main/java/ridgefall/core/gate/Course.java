@@ -506,6 +506,11 @@ public final class Course {
         return ProveState.of(state).handedOverAt().isPresent() ? List.of() : Stop.signs();
     }
 
+    /** What can still be said of a device that is at home again; empty while it is here. */
+    public List<Choice> afterwards() {
+        return ProveState.of(state).handedOverAt().isPresent() ? ProveStation.heardBack() : List.of();
+    }
+
     /** How it lies there, for whoever takes it up again; empty before the bench has begun with it. */
     public List<String> resume() {
         SeparateState front = SeparateState.of(state);
@@ -609,7 +614,12 @@ public final class Course {
         if (fact instanceof IntakeFact.JobOpened) {
             throw new NotAllowed("type", "JobOpened", "a fact for a job that is open already");
         }
-        if (ProveState.of(state).handedOverAt().isPresent()) {
+        boolean gone = ProveState.of(state).handedOverAt().isPresent();
+        if (fact instanceof ProveFact.HeardBack) {
+            return gone
+                    ? List.of()
+                    : List.of(Hold.firm("prove.hand-over", Station.PROVE, "It has not been handed over yet"));
+        } else if (gone) {
             return List.of(
                     Hold.firm("prove.closed", Station.PROVE, "The device is handed over: this journal is closed"));
         }

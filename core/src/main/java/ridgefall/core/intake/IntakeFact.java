@@ -473,6 +473,12 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
             return before.pictured(this);
         }
 
+        /** The picture itself is on it. */
+        @Override
+        public Page page() {
+            return Page.ELSEWHERE;
+        }
+
         @Override
         public boolean canBeTakenBack() {
             return false;

@@ -100,7 +100,9 @@ public record Step(
             /** A line drawn over the face. */
             LINE,
             /** A corner tapped on the outline. */
-            CORNER
+            CORNER,
+            /** Lines drawn with a finger; the id that they are kept under. */
+            DRAWING
         }
 
         /** One that may be left empty: the choice then stays as it is. */

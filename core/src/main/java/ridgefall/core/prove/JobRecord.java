@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.damage.DamageState;
@@ -19,10 +20,17 @@ import ridgefall.core.job.JobState;
 import ridgefall.core.job.Phase;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.prove.ProveFact.Signer;
+import ridgefall.core.seal.SealState;
+import ridgefall.core.separate.SeparateFact;
 
 /**
  * The page that goes with the device: what was found, done, measured, kept and lost. Says nothing the journal does not
  * hold.
+ *
+ * @param afterAWeek null where nobody asked
+ * @param frontOpenedAt when its front first came up; null where it has not
+ * @param sealedAt when it was closed for good; null where it is not
  */
 public record JobRecord(
         String device,
@@ -40,10 +48,26 @@ public record JobRecord(
         List<String> lost,
         String adhesive,
         String sealed,
-        List<String> people) {
+        List<String> people,
+        List<Signature> signatures,
+        ProveState.Heard afterAWeek,
+        Instant frontOpenedAt,
+        Instant sealedAt) {
 
-    /** A function before, with the front loose, and after; a dash where it was not asked. */
-    public record FunctionLine(String function, String before, String open, String after) {}
+    /** A function before, with the front loose, and after. */
+    public record FunctionLine(String function, Tried before, Tried open, Tried after) {}
+
+    /** @param at null where it was not asked: a dash then */
+    public record Tried(String words, Instant at) {
+        static Tried of(JobState state, Phase phase, Function function) {
+            return state.function(phase, function.id())
+                    .map(given -> new Tried(said(given), given.at()))
+                    .orElse(new Tried("–", null));
+        }
+    }
+
+    /** @param drawing of the lines of its hand; null where it was typed */
+    public record Signature(Signer signer, String name, UUID drawing, Instant at) {}
 
     public record Line(Instant at, String who, String words) {}
 
@@ -103,9 +127,9 @@ public record JobRecord(
                 profile.functions().stream()
                         .map(f -> new FunctionLine(
                                 f.words(),
-                                answer(state, Phase.BEFORE, f).orElse("–"),
-                                answer(state, Phase.OPEN, f).orElse("–"),
-                                answer(state, Phase.AFTER, f).orElse("–")))
+                                Tried.of(state, Phase.BEFORE, f),
+                                Tried.of(state, Phase.OPEN, f),
+                                Tried.of(state, Phase.AFTER, f)))
                         .toList(),
                 found,
                 DamageState.of(state).mishaps().stream()
@@ -128,7 +152,21 @@ public record JobRecord(
                 counting.stream()
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()
-                        .toList());
+                        .toList(),
+                ProveState.of(state).signatures().stream()
+                        .map(s -> new Signature(
+                                s.fact().signer(),
+                                s.fact().name(),
+                                s.fact().drawingId().orElse(null),
+                                s.at()))
+                        .toList(),
+                ProveState.of(state).heardBack().orElse(null),
+                counting.stream()
+                        .filter(entry -> entry.fact() instanceof SeparateFact.FrontOpened)
+                        .map(Entry::happenedAt)
+                        .findFirst()
+                        .orElse(null),
+                SealState.of(state).sealedAt().orElse(null));
     }
 
     private static Incident incident(DamageState.Noted noted, JobState state, FactWords words) {
@@ -156,7 +194,10 @@ public record JobRecord(
     }
 
     private static Optional<String> answer(JobState state, Phase phase, Function function) {
-        return state.function(phase, function.id())
-                .map(g -> g.answer().words() + (g.reason() == null ? "" : ", " + g.reason()));
+        return state.function(phase, function.id()).map(JobRecord::said);
+    }
+
+    private static String said(Given given) {
+        return given.answer().words() + (given.reason() == null ? "" : ", " + given.reason());
     }
 }

@@ -2,6 +2,7 @@ package ridgefall.core.prove;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -31,6 +32,7 @@ import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.profile.ProfileDocument.Seating;
+import ridgefall.core.prove.ProveFact.Signer;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
@@ -76,6 +78,8 @@ public final class ProveStation implements StationRoom {
                                 null,
                                 IntakeState.of(state).opened().owner())));
         steps.add(told(state));
+        steps.add(signed(state, Signer.OWNER, IntakeState.of(state).opened().owner()));
+        steps.add(signed(state, Signer.SHOP, state.latest().who()));
         steps.add(ProveState.of(state).handedOverAt().isPresent() ? over.answered("handed over") : over);
         return steps;
     }
@@ -93,6 +97,25 @@ public final class ProveStation implements StationRoom {
                                 new Ask("how", "How", Ask.Kind.TEXT, null, "by phone")))
                 .asOptional();
         return ProveState.of(state).toldHow().map(step::answered).orElse(step);
+    }
+
+    /** Before it is handed over, with the record in hand; whoever won't sign need not. */
+    private static Step signed(JobState state, Signer signer, String name) {
+        Step step = Step.open(
+                        "prove.signed-" + signer.name().toLowerCase(Locale.ROOT),
+                        Station.PROVE,
+                        "Signed " + signer.words(),
+                        "the record is read first: what works, what was kept and what was lost",
+                        Step.other(
+                                "Sign",
+                                new ProveFact.Signed(signer, "?", null),
+                                new Ask("name", "Name", Ask.Kind.TEXT, null, name),
+                                Ask.ifKnown("drawing", "Drawn with a finger, where it is", Ask.Kind.DRAWING, null)))
+                .asOptional();
+        return ProveState.of(state)
+                .signed(signer)
+                .map(signature -> step.answered(signature.fact().name()))
+                .orElse(step);
     }
 
     private static List<Step> proofs(DeviceProfile profile, JobState state) {
@@ -115,6 +138,16 @@ public final class ProveStation implements StationRoom {
     private static String onlyClosed(DeviceProfile profile, JobState state) {
         return "could not be tried open: to mend it the front comes off again"
                 + DecideState.of(state).onceMore(profile);
+    }
+
+    /** What an owner says who is asked after a week. */
+    public static List<Choice> heardBack() {
+        return List.of(
+                Step.go("Fine", new ProveFact.HeardBack(true, null)),
+                Step.fail(
+                        "Not fine",
+                        new ProveFact.HeardBack(false, "?"),
+                        new Ask("said", "What is wrong, in the owner's words", Ask.Kind.TEXT, null, null)));
     }
 
     /** A front that was sealed comes up once more. */

@@ -623,7 +623,14 @@ class CourseTest {
         assertThat(record.lost()).containsExactly("Stylus magnet strips: snapped while sliding out");
         assertThat(record.functions())
                 .filteredOn(f -> f.function().equals("Front camera"))
-                .containsExactly(new JobRecord.FunctionLine("Front camera", "works", "–", "works"));
+                .singleElement()
+                .satisfies(line -> {
+                    assertThat(line.before().words()).isEqualTo("works");
+                    assertThat(line.open()).isEqualTo(new JobRecord.Tried("–", null));
+                    assertThat(line.after().words()).isEqualTo("works");
+                    assertThat(line.before().at()).isBefore(record.frontOpenedAt());
+                    assertThat(line.after().at()).isAfterOrEqualTo(record.sealedAt());
+                });
         assertThat(record.handedOverAt()).isNotNull();
         assertThat(record.people()).containsExactly("Ansa Orrick, technician");
     }

@@ -1,10 +1,14 @@
 package ridgefall.core.prove;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.carry.CarryFact.CarryOverLost;
 import ridgefall.core.decide.DecideFact.NotWorthIt;
+import ridgefall.core.detour.DetourFact.Reopened;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.intake.IntakeFact.PowerSeen;
 import ridgefall.core.job.Answer;
@@ -16,7 +20,11 @@ import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Timer;
 import ridgefall.core.prove.ProveFact.HandedOver;
+import ridgefall.core.prove.ProveFact.HeardBack;
 import ridgefall.core.prove.ProveFact.OwnerTold;
+import ridgefall.core.prove.ProveFact.Signed;
+import ridgefall.core.prove.ProveFact.Signer;
+import ridgefall.core.units.NotAllowed;
 
 /** Closed, every function is tried once more; then the device goes back with its page. */
 class ProveStationTest {
@@ -39,6 +47,8 @@ class ProveStationTest {
                         "after.sound",
                         "after.charge",
                         "prove.told",
+                        "prove.signed-owner",
+                        "prove.signed-shop",
                         "prove.hand-over");
     }
 
@@ -63,6 +73,42 @@ class ProveStationTest {
     }
 
     @Test
+    void bothSidesMaySignTypedOrDrawnAndAnotherRepairIsNotWhatTheySignedFor() {
+        String lines = "3f0c2b7e-6d1a-4c55-9a0e-0d8f5b1c2a34";
+        Journey journey = sealed();
+        assertThat(journey.step("prove.signed-owner").open()).as("nobody must").isFalse();
+        journey.append(new Signed(Signer.OWNER, "Hut warden", null));
+        journey.append(new Signed(Signer.SHOP, "Ansa Orrick", lines));
+        journey.append(new Signed(Signer.OWNER, "H. Warden", lines));
+        assertThat(journey.step("prove.signed-owner").answer()).isEqualTo("H. Warden");
+        assertThat(journey.course().record().signatures())
+                .extracting(JobRecord.Signature::signer, JobRecord.Signature::name, JobRecord.Signature::drawing)
+                .containsExactly(
+                        tuple(Signer.SHOP, "Ansa Orrick", UUID.fromString(lines)),
+                        tuple(Signer.OWNER, "H. Warden", UUID.fromString(lines)));
+        assertThatThrownBy(() -> new Signed(Signer.OWNER, "Hut warden", "scribble").check())
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("drawing");
+        journey.append(new Reopened("dust under the glass"));
+        assertThat(journey.course().record().signatures()).isEmpty();
+    }
+
+    /** The journal is closed by then, to all but this. */
+    @Test
+    void afterAWeekTheOwnerIsAskedHowItIs() {
+        Fact fine = new HeardBack(true, null);
+        assertThat(sealed().heldBy(fine)).containsExactly("prove.hand-over");
+        Journey gone = sealed().toTheEnd();
+        assertThat(gone.course().record().afterAWeek()).isNull();
+        gone.append(new HeardBack(false, "touch skips at the top"));
+        assertThat(gone.course().record().afterAWeek().fact().said()).isEqualTo("touch skips at the top");
+        assertThat(gone.append(fine).course().record().afterAWeek().fact()).isEqualTo(fine);
+        assertThat(gone.heldBy(OVER)).containsExactly("prove.closed");
+        assertThatThrownBy(() -> new HeardBack(false, " ").check()).isInstanceOf(NotAllowed.class);
+        assertThat(Role.DESK.mayRecord(fine)).isTrue();
+    }
+
+    @Test
     void nothingIsProvenOfAFrontThatIsNotSealed() {
         assertThat(new Journey().heldBy(new FunctionTested("touch", Phase.AFTER, Answer.PASS, null)))
                 .contains("seal.seal");
@@ -81,7 +127,8 @@ class ProveStationTest {
     @Test
     void whatGoesBackUnrepairedIsHandedBackAndNothingMore() {
         Journey journey = new Journey().append(new NotWorthIt("too dear", "Hut warden"));
-        assertThat(journey.stepIds(Station.PROVE)).containsExactly("prove.told", "prove.hand-over");
+        assertThat(journey.stepIds(Station.PROVE))
+                .containsExactly("prove.told", "prove.signed-owner", "prove.signed-shop", "prove.hand-over");
         assertThat(journey.stepIds(Station.HEAT)).isEmpty();
         assertThat(journey.step("prove.hand-over").title()).isEqualTo("Hand back unrepaired");
         assertThat(journey.heldBy(OVER)).isEmpty();
