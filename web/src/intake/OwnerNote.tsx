@@ -33,8 +33,9 @@ export function OwnerNote({ jobId }: { jobId: string }) {
       <Modal title="Erase the owner for good?" open={asking} onClose={() => setAsking(false)}>
         <Form submit={() => submit(undefined)} problem={problem} go="Erase" onClose={() => setAsking(false)}>
           <p>
-            Name, contact and photos of this job go and can't be brought back. The journal stays, without
-            them.
+            Name, contact, what the owner said, photos, touch traces, chip files and the owner’s signature go
+            and can't be brought back. The journal stays without them, and so do what instruments read and who
+            of the shop signed.
           </p>
         </Form>
       </Modal>
