@@ -20,6 +20,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/touch/{token}/looks/sound": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["sound"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/touch/{token}/looks/picture": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["picture"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/touch/{token}/looks/light": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["light"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/touch/{token}/looks/camera": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["camera"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/supplies/{supplyId}": {
     parameters: {
       query?: never;
@@ -715,7 +779,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["picture"];
+    get: operations["picture_1"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1455,6 +1519,37 @@ export interface components {
       heightPx: number;
       samples: number[][];
       last: boolean;
+    };
+    SoundBody: {
+      /** Format: double */
+      quietDb: number | null;
+      /** Format: double */
+      toneDb: number | null;
+      heard: boolean | null;
+    };
+    PictureBody: {
+      /** Format: int32 */
+      fields: number;
+      spots: components["schemas"]["Spot"][];
+    };
+    Spot: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      field: string;
+    };
+    LightBody: {
+      dims: boolean;
+    };
+    CameraBody: {
+      /** Format: double */
+      open: number | null;
+      /** Format: double */
+      covered: number | null;
+      /** Format: double */
+      contrast: number | null;
+      seen: boolean | null;
     };
     SupplyLine: {
       /** @enum {string} */
@@ -2293,6 +2388,8 @@ export interface components {
       /** Format: double */
       joinedPx: number;
       done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS")[];
+      looks: ("PICTURE" | "LIGHT" | "SOUND" | "CAMERA")[];
+      looked: ("PICTURE" | "LIGHT" | "SOUND" | "CAMERA")[];
     };
     Row: {
       /** Format: uuid */
@@ -2615,6 +2712,12 @@ export interface components {
       /** Format: int32 */
       row: number;
     };
+    LookView: {
+      /** @enum {string} */
+      look: "PICTURE" | "LIGHT" | "SOUND" | "CAMERA";
+      words: string;
+      works: boolean | null;
+    };
     TouchFindingView: {
       /** @enum {string} */
       weight: "BAD" | "DOUBTFUL" | "ASIDE";
@@ -2659,6 +2762,7 @@ export interface components {
       strokes: components["schemas"]["TouchStrokeView"][];
       plugs: components["schemas"]["TouchPlugView"][];
       findings: components["schemas"]["TouchFindingView"][];
+      looks: components["schemas"]["LookView"][];
       works: boolean | null;
     };
     TagView: {
@@ -3629,12 +3733,6 @@ export interface components {
       endsShortMm: number;
       wire: components["schemas"]["Spot"][];
       ends: components["schemas"]["Spot"][];
-    };
-    Spot: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
     };
     WarmingWay: {
       source: string;
@@ -5449,6 +5547,102 @@ export interface operations {
       };
     };
   };
+  sound: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SoundBody"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  picture: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PictureBody"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  light: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LightBody"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  camera: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CameraBody"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   put: {
     parameters: {
       query?: never;
@@ -6947,7 +7141,7 @@ export interface operations {
       };
     };
   };
-  picture: {
+  picture_1: {
     parameters: {
       query?: {
         thumb?: boolean;
@@ -8233,6 +8427,12 @@ export const partViewLandmarkValues: ReadonlyArray<
 export const touchPageViewDoneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["done"]
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+export const touchPageViewLooksValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looks"]
+> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
+export const touchPageViewLookedValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looked"]
+> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
 export const rowKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["kind"]> = [
   "GLASS_WITH_TOUCH",
   "PANEL",
@@ -8354,6 +8554,9 @@ export const stepViewLeadValues: ReadonlyArray<
 export const timerViewWarmthValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
 > = ["RISING", "FALLING", "NONE"];
+export const lookViewLookValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["LookView"]["look"]
+> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
 export const touchFindingViewWeightValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchFindingView"]["weight"]
 > = ["BAD", "DOUBTFUL", "ASIDE"];

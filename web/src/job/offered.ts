@@ -3,7 +3,7 @@ import { useEffect } from "react";
 import { keys } from "@/api/keys";
 
 /** An instrument that has come to say something else: what the job offers first is asked for anew. */
-export function useOffered(jobId: string, says: boolean | null | undefined): void {
+export function useOffered(jobId: string, says: boolean | string | null | undefined): void {
   const client = useQueryClient();
   useEffect(() => {
     if (says !== undefined) {

@@ -1,4 +1,5 @@
 import "./proof.css";
+import { type Look, LOOKS, type Told, tried } from "./looks";
 import { Outgoing, type Sample } from "./outgoing";
 
 /** What the bench asks the hand for, in this order. */
@@ -25,6 +26,8 @@ interface Page {
   rows: number;
   joinedPx: number;
   done: Task[];
+  looks: Look[];
+  looked: Look[];
 }
 
 /** So long nothing touched, and a task is over: nobody hits a button on a screen that is dead there. */
@@ -81,13 +84,15 @@ async function begin(): Promise<void> {
     return;
   }
   const page = (await answer.json()) as Page;
-  menu(page, new Set(page.done));
+  menu(page, new Set([...page.done, ...page.looked]));
 }
 
-function menu(page: Page, done: Set<Task>): void {
-  const next = TASKS.find((task) => !done.has(task.id));
+function menu(page: Page, done: Set<Task | Look>): void {
+  root.classList.remove("bright");
+  const looks = LOOKS.filter((look) => page.looks.includes(look.id));
+  const next = [...TASKS, ...looks].find((task) => !done.has(task.id));
   const list = document.createElement("ol");
-  for (const task of TASKS) {
+  const entry = (task: { id: Task | Look; title: string; words: string }, tap: () => void) => {
     const button = document.createElement("button");
     button.type = "button";
     button.className = task === next ? "next" : "";
@@ -95,17 +100,46 @@ function menu(page: Page, done: Set<Task>): void {
       said("b", task.title),
       said("span", done.has(task.id) ? "done; tap to do it again" : task.words),
     );
-    button.addEventListener("click", () => {
-      void start(task.id, page, done);
-    });
+    button.addEventListener("click", tap);
     const item = document.createElement("li");
     item.append(button);
     list.append(item);
-  }
+  };
+  TASKS.forEach((task) => entry(task, () => void start(task.id, page, done)));
+  looks.forEach((look) => entry(look, () => void tryOut(look.id, page, done)));
   root.replaceChildren(said("h1", next ? "Touch proof" : "All done: look at the bench"), line, list);
 }
 
-async function start(task: Task, page: Page, done: Set<Task>): Promise<void> {
+async function tryOut(look: Look, page: Page, done: Set<Task | Look>): Promise<void> {
+  if (await told(look, await tried(look, root))) {
+    menu(page, new Set([...done, look]));
+  }
+}
+
+/** Until it has come through; false where the link is open no more. */
+async function told(look: Look, what: Told): Promise<boolean> {
+  for (;;) {
+    const answer = await fetch(`/api/touch/${token}/looks/${look.toLowerCase()}`, {
+      method: "PUT",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify(what),
+    }).catch(() => null);
+    if (answer?.status === 404) {
+      over();
+      return false;
+    }
+    if (answer) {
+      return true;
+    }
+    root.replaceChildren(
+      said("h1", "The bench can't be reached"),
+      said("p", "What was seen is kept; leave this page open."),
+    );
+    await new Promise((again) => setTimeout(again, 1000));
+  }
+}
+
+async function start(task: Task, page: Page, done: Set<Task | Look>): Promise<void> {
   // What a reload broke off goes too: its numbers are given again.
   await fetch(`/api/touch/${token}/${task}`, { method: "DELETE" }).catch(() => null);
   out.forget(task);

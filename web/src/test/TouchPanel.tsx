@@ -17,6 +17,8 @@ type Link = Schemas["TouchLinkView"];
 
 const OFTEN_MS = 1000;
 
+const LOOKS = { PICTURE: "Picture", LIGHT: "Light", SOUND: "Sound", CAMERA: "Camera" } as const;
+
 export const useTouch = (jobId: string, seq: number) =>
   useQuery({
     queryKey: keys.station(jobId, "touch", seq),
@@ -28,7 +30,7 @@ export const useTouch = (jobId: string, seq: number) =>
 export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: Touch }) {
   const units = useUnits();
   const client = useQueryClient();
-  useOffered(job.id, touch.works);
+  useOffered(job.id, JSON.stringify([touch.works, touch.looks]));
   const [link, setLink] = useState<Link | null>(null);
   const path = { jobId: job.id };
   const again = () => client.invalidateQueries({ queryKey: keys.station(job.id, "touch") });
@@ -41,7 +43,7 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
     setLink(null);
     await again();
   });
-  const begun = touch.tasks.some((task) => task.done || task.samples > 0);
+  const begun = touch.looks.length > 0 || touch.tasks.some((task) => task.done || task.samples > 0);
   const done = touch.tasks.some((task) => task.done);
   const problem = open.problem ?? end.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
@@ -51,10 +53,10 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
       <div className="grid gap-3">
         {touch.openUntil === null && !begun && (
           <>
-            <p className="text-2xl leading-tight font-semibold">Touch proven by the device itself</p>
+            <p className="text-2xl leading-tight font-semibold">Proven by the device itself</p>
             <p className="leading-snug text-quiet">
-              Its browser opens a page without a sign-in: sweep, lines, hands off. Nothing on it names the
-              owner.
+              Its browser opens a page without a sign-in: touch, and what else it has of picture, light, sound
+              and camera. Nothing on it names the owner.
             </p>
           </>
         )}
@@ -106,6 +108,17 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
             ))}
           </ol>
         )}
+        {touch.looks.map((look) => (
+          <p
+            key={look.look}
+            className={clsx(
+              "border-l-4 pl-3 leading-snug first-letter:uppercase",
+              look.works === false ? "border-alarm font-semibold text-alarm" : "border-line",
+            )}
+          >
+            {LOOKS[look.look]}: {say(look.words, units)}
+          </p>
+        ))}
         {!job.closed && (
           <div className="flex flex-wrap gap-2">
             <Button

@@ -110,6 +110,70 @@ class TouchTest {
         }
     }
 
+    private Answer looks(String token, String look, Object told) {
+        return device.send("PUT", "/api/touch/" + token + "/looks/" + look, told);
+    }
+
+    @Test
+    void whatTheDevicesOwnPageSawLeadsAndStandsAgainstAHand() {
+        UUID job = ansa.openJob();
+        ansa.skipTo(job, "open.picture");
+        String token = link(job);
+        assertThat(device.get("/api/touch/" + token + "/1194/834").json().get("looks"))
+                .hasSize(4);
+        assertThat(looks(
+                                token,
+                                "picture",
+                                Map.of("fields", 7, "spots", List.of(Map.of("x", 0.1, "y", 0.9, "field", "white"))))
+                        .status())
+                .isEqualTo(204);
+        JsonNode leads = ansa.leads(job);
+        assertThat(leads.get("label").asString()).isEqualTo("Fails, by the device");
+        assertThat(leads.at("/fact/reason").asString()).startsWith("seen on white, {mm:");
+        long seq = ansa.get("/api/jobs/" + job).json().get("seq").asLong();
+        Answer byHand = ansa.append(
+                job, seq, Map.of("type", "FunctionTested", "functionId", "picture", "phase", "OPEN", "answer", "PASS"));
+        assertThat(byHand.status()).isEqualTo(422);
+        assertThat(byHand.raw().body()).contains("The device's own page says otherwise");
+        assertThat(looks(token, "picture", Map.of("fields", 7, "spots", List.of()))
+                        .status())
+                .as("looked at anew")
+                .isEqualTo(204);
+        takesWhatLeads(job, "Works, by the device");
+        assertThat(device.get("/api/touch/" + token + "/1194/834").json().get("looked"))
+                .hasSize(1);
+        // Told of the front that lies open: of the closed one it says nothing.
+        assertThat(looks(token, "sound", Map.of("quietDb", -70, "toneDb", -30)).status())
+                .isEqualTo(204);
+        ansa.skipTo(job, "after.sound");
+        assertThat(ansa.leads(job).get("label").asString()).isNotEqualTo("Works, by the device");
+    }
+
+    @Test
+    void whatADeviceDoesNotHaveOrCanNotBeIsRefused() {
+        String token = link(atTheTouch());
+        assertThat(looks(token, "picture", Map.of("fields", 8, "spots", List.of()))
+                        .text("field"))
+                .isEqualTo("fields");
+        assertThat(looks(token, "sound", Map.of("quietDb", -70)).text("field")).isEqualTo("toneDb");
+        assertThat(looks(token, "camera", Map.of("open", 300, "covered", 1, "contrast", 9))
+                        .text("field"))
+                .isEqualTo("open");
+        assertThat(looks("guessed", "light", Map.of("dims", true)).status()).isEqualTo(404);
+        UUID watch = ansa.openJob("pellow-dial-45");
+        assertThat(looks(link(watch), "camera", Map.of("seen", true)).text("field"))
+                .isEqualTo("look");
+    }
+
+    /** Its microphone and camera are for that page alone. */
+    @Test
+    void onlyTheProofPageMayListenAndSee() {
+        assertThat(device.get("/touch.html").raw().headers().firstValue("Permissions-Policy"))
+                .hasValueSatisfying(policy -> assertThat(policy).contains("microphone=(self)"));
+        assertThat(device.get("/").raw().headers().firstValue("Permissions-Policy"))
+                .hasValueSatisfying(policy -> assertThat(policy).contains("microphone=()"));
+    }
+
     @Test
     void aWholeProofIsRecordedAsWhatTheTracesSay() {
         UUID job = atTheTouch();

@@ -629,6 +629,18 @@ final class Browser implements AutoCloseable {
                 .perform();
     }
 
+    /** A finger that rests until something shows. */
+    void hold(String css, double x, double y, String shows) {
+        WebElement board = await(() -> driver.findElement(By.cssSelector(css)));
+        new Actions(driver)
+                .moveToElement(board, (int) ((x - 0.5) * board.getRect().getWidth()), (int)
+                        ((y - 0.5) * board.getRect().getHeight()))
+                .clickAndHold()
+                .perform();
+        await(() -> driver.findElement(By.cssSelector(shows)));
+        new Actions(driver).release().perform();
+    }
+
     /**
      * What a screen does while something is dragged to and fro, a new place in every frame.
      *

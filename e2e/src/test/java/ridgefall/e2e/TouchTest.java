@@ -69,6 +69,42 @@ class TouchTest {
         watch.awaitText("This link is not open");
     }
 
+    @Test
+    void whatTheDevicesOwnPictureShowsIsPointedAtOnIt(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takeIn("Picture hut", "spots").skipTo("open.picture");
+        Browser device = visit.browser();
+        device.size(1194, 834);
+        device.openTouchProof(openOnTheDevice(bench));
+        device.click("Picture");
+        device.tapAt(".field", 0.5, 0.5);
+        device.hold(".field", 0.1, 0.8, ".spot");
+        assertThat(device.accessibilityFindings()).isEmpty();
+        seeTheRest(device, 6);
+        bench.awaitText("seen on white");
+        bench.awaitText("Fails, by the device");
+        device.click("Picture");
+        seeTheRest(device, 7);
+        bench.awaitText("7 of 7 fields even");
+        bench.awaitText("Works, by the device");
+        bench.tap(" ");
+        bench.awaitStepAfter("open.picture");
+        device.click("Sound");
+        device.click("Play three tones");
+        device.click("Not heard");
+        device.click("Light sensor");
+        assertThat(device.accessibilityFindings()).isEmpty();
+        device.click("It dims");
+        bench.awaitText("tones not heard by ear");
+        bench.awaitText("dims under a hand");
+    }
+
+    private static void seeTheRest(Browser device, int fields) {
+        for (int i = 0; i < fields; i++) {
+            device.tapAt(".field", 0.5, 0.5);
+        }
+        device.awaitText("Touch proof");
+    }
+
     private static String openOnTheDevice(Browser bench) {
         bench.clickFirstOf("Open it on the device", "Another link");
         bench.awaitText("touch.html#");

@@ -12,6 +12,10 @@ public final class UsualHeaders {
 
     public static final String PERMISSIONS = "camera=(), microphone=(), geolocation=(), payment=()";
 
+    /** Of the one page that a repaired device opens: what it has is tried there. */
+    public static final String PERMISSIONS_OF_THE_PROOF =
+            "camera=(self), microphone=(self), geolocation=(), payment=()";
+
     private static final Map<String, String> ALL = Map.of(
             "Content-Security-Policy", CONTENT_POLICY,
             "Permissions-Policy", PERMISSIONS,

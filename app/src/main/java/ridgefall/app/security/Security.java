@@ -112,7 +112,11 @@ class Security {
                 .headers(headers -> headers.contentSecurityPolicy(
                                 csp -> csp.policyDirectives(UsualHeaders.CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER))
-                        .permissionsPolicyHeader(permissions -> permissions.policy(UsualHeaders.PERMISSIONS)))
+                        .addHeaderWriter((request, response) -> response.setHeader(
+                                "Permissions-Policy",
+                                request.getRequestURI().equals("/touch.html")
+                                        ? UsualHeaders.PERMISSIONS_OF_THE_PROOF
+                                        : UsualHeaders.PERMISSIONS)))
                 .exceptionHandling(exceptions -> exceptions
                         .authenticationEntryPoint((request, response, e) -> write(
                                 json,

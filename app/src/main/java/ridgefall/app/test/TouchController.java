@@ -35,6 +35,7 @@ import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Step;
+import ridgefall.core.test.Look;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
@@ -63,6 +64,12 @@ class TouchController {
         this.clock = clock;
     }
 
+    /** @param works null where nobody can say */
+    record LookView(
+            Look look,
+            String words,
+            @Schema(nullable = true) Boolean works) {}
+
     record TouchTaskView(Task task, String words, boolean done, int samples) {}
 
     /** @param at where, as shares of the screen's width and height; none for cells, which are silent */
@@ -77,7 +84,7 @@ class TouchController {
     record TouchStrokeView(Task task, List<TouchPointView> points) {}
 
     /**
-     * @param stepId what it would prove next; null where touch is not next
+     * @param stepId what it would prove next; null where its browser can tell nothing of that
      * @param openUntil null while no link is open
      * @param works what would be recorded; null while something is doubtful or not done
      */
@@ -92,6 +99,7 @@ class TouchController {
             List<TouchStrokeView> strokes,
             List<TouchPlugView> plugs,
             List<TouchFindingView> findings,
+            List<LookView> looks,
             @Schema(nullable = true) Boolean works) {}
 
     /**
@@ -146,10 +154,7 @@ class TouchController {
                 .orElse(course.profile().edge().widthMm()
                         / course.profile().edge().heightMm());
         return new TouchView(
-                course.next()
-                        .filter(next -> TouchVerdicts.asked(next).isPresent())
-                        .map(Step::id)
-                        .orElse(null),
+                course.next().filter(TouchController::byTheDevice).map(Step::id).orElse(null),
                 proofs.newest(jobId)
                         .filter(it -> it.open(clock.instant()) && !TouchVerdicts.told(course, it))
                         .map(Proof::expiresAt)
@@ -172,7 +177,25 @@ class TouchController {
                 verdict.findings().stream()
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),
+                looks(jobId, course),
                 verdict.works().orElse(null));
+    }
+
+    private List<LookView> looks(UUID jobId, Course course) {
+        Instant since = proofs.newest(jobId).map(Proof::madeAt).orElse(Instant.MAX);
+        return proofs.looks(jobId).stream()
+                .filter(told -> !told.at().isBefore(since))
+                .map(told -> new LookView(
+                        told.looked().look(),
+                        told.looked().words(course.profile()),
+                        told.looked().works().orElse(null)))
+                .toList();
+    }
+
+    /** Whether a step asks for what the device's own browser can tell. */
+    private static boolean byTheDevice(Step next) {
+        return TouchVerdicts.asked(next).isPresent()
+                || Stream.of(Look.values()).anyMatch(look -> look.asked(next).isPresent());
     }
 
     /** What was told of one task, as it was told. */

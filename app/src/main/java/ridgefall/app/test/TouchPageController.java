@@ -1,5 +1,6 @@
 package ridgefall.app.test;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -14,6 +15,8 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.http.Problem;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.test.TouchProofs.Proof;
+import ridgefall.core.test.Look;
+import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchGrid;
 import ridgefall.core.test.TouchProof.Task;
 import ridgefall.core.test.TouchTrace.Sample;
@@ -39,14 +42,66 @@ class TouchPageController {
      * Of a page as large as it says it is.
      *
      * @param joinedPx between two answers of one finger that are no further apart everything was touched
+     * @param looks what else the device has to be tried, with {@code looked} what of it was
      */
-    record TouchPageView(int columns, int rows, double joinedPx, List<Task> done) {}
+    record TouchPageView(
+            int columns, int rows, double joinedPx, List<Task> done, List<Look> looks, List<Look> looked) {}
 
     /**
      * @param samples lists of ms, x, y and contact
      * @param last whether its task is over with it
      */
     record Batch(double widthPx, double heightPx, List<double[]> samples, boolean last) {}
+
+    /** Of its picture: where something was seen, and on how many fields. */
+    record PictureBody(int fields, List<Looked.Spot> spots) {}
+
+    record LightBody(boolean dims) {}
+
+    /** What the microphone told, or else an ear. */
+    record SoundBody(
+            @Schema(nullable = true) Double quietDb,
+            @Schema(nullable = true) Double toneDb,
+            @Schema(nullable = true) Boolean heard) {}
+
+    /** What the browser measured, or else an eye. */
+    record CameraBody(
+            @Schema(nullable = true) Double open,
+            @Schema(nullable = true) Double covered,
+            @Schema(nullable = true) Double contrast,
+            @Schema(nullable = true) Boolean seen) {}
+
+    @PutMapping("/looks/picture")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void picture(@PathVariable String token, @RequestBody PictureBody told) {
+        looked(token, new Looked.Picture(told.fields(), told.spots()));
+    }
+
+    @PutMapping("/looks/light")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void light(@PathVariable String token, @RequestBody LightBody told) {
+        looked(token, new Looked.Light(told.dims()));
+    }
+
+    @PutMapping("/looks/sound")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void sound(@PathVariable String token, @RequestBody SoundBody told) {
+        looked(token, new Looked.Sound(told.quietDb(), told.toneDb(), told.heard()));
+    }
+
+    @PutMapping("/looks/camera")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void camera(@PathVariable String token, @RequestBody CameraBody told) {
+        looked(token, new Looked.Camera(told.open(), told.covered(), told.contrast(), told.seen()));
+    }
+
+    private void looked(String token, Looked looked) {
+        Proof proof = open(token);
+        if (Look.of(jobs.course(proof.jobId()).profile()).noneMatch(look -> look == looked.look())) {
+            throw new NotAllowed("look", looked.look(), "something this device has");
+        }
+        proofs.looked(proof, looked);
+    }
 
     @GetMapping("/{widthPx}/{heightPx}")
     TouchPageView page(@PathVariable String token, @PathVariable double widthPx, @PathVariable double heightPx) {
@@ -57,7 +112,12 @@ class TouchPageController {
                 grid.columns(),
                 grid.rows(),
                 TouchGrid.JOINED_MM * screen.pxPerMm(),
-                proofs.done(proof).stream().sorted().toList());
+                proofs.done(proof).stream().sorted().toList(),
+                Look.of(jobs.course(proof.jobId()).profile()).toList(),
+                proofs.looks(proof.jobId()).stream()
+                        .filter(told -> !told.at().isBefore(proof.madeAt()))
+                        .map(told -> told.looked().look())
+                        .toList());
     }
 
     /** Sent again after a dropped line it counts once. */

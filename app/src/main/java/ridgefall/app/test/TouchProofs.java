@@ -23,6 +23,8 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.core.test.Look;
+import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchProof.Task;
 import ridgefall.core.test.TouchTrace;
 import ridgefall.core.test.TouchTrace.Sample;
@@ -175,6 +177,43 @@ public class TouchProofs {
         Map<Task, TouchTrace> traces = new EnumMap<>(Task.class);
         samples.forEach((task, of) -> traces.put(task, new TouchTrace(screen, of)));
         return traces;
+    }
+
+    /** What a device told beside its touches. */
+    record LookTold(Looked looked, Instant at) {}
+
+    /** Looked at anew, the last time counts. */
+    void looked(Proof proof, Looked looked) {
+        jdbc.sql("""
+                        insert into touch_look (proof_id, look, told, told_at)
+                        values (:id, :look, cast(:told as jsonb), :at)
+                        on conflict (proof_id, look) do update set told = excluded.told, told_at = excluded.told_at""")
+                .param("id", proof.id())
+                .param("look", looked.look().name())
+                .param("told", json.writeValueAsString(looked))
+                .param("at", now())
+                .update();
+    }
+
+    /** By the job's links, the latest first. */
+    List<LookTold> looks(UUID jobId) {
+        return jdbc.sql("""
+                        select look, told, told_at from touch_look join touch_proof on id = proof_id
+                        where job_id = :job order by told_at desc""")
+                .param("job", jobId)
+                .query((row, n) -> new LookTold(
+                        json.readValue(row.getString("told"), kind(Look.valueOf(row.getString("look")))),
+                        row.getObject("told_at", OffsetDateTime.class).toInstant()))
+                .list();
+    }
+
+    private static Class<? extends Looked> kind(Look look) {
+        return switch (look) {
+            case PICTURE -> Looked.Picture.class;
+            case LIGHT -> Looked.Light.class;
+            case SOUND -> Looked.Sound.class;
+            case CAMERA -> Looked.Camera.class;
+        };
     }
 
     /** What a device told of one task. */
