@@ -2717,6 +2717,7 @@ export interface components {
       look: "PICTURE" | "LIGHT" | "SOUND" | "CAMERA";
       words: string;
       works: boolean | null;
+      spots: components["schemas"]["TouchPointView"][];
     };
     TouchFindingView: {
       /** @enum {string} */

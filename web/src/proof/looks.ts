@@ -138,6 +138,7 @@ function sound(root: HTMLElement): Promise<Told> {
           return;
         }
         says.textContent = "It may not listen to itself. Did you hear three tones?";
+        play.remove();
         root.append(
           choice("Heard all three", () => done({ quietDb: null, toneDb: null, heard: true })),
           choice("Not heard", () => done({ quietDb: null, toneDb: null, heard: false })),

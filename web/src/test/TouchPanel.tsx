@@ -45,6 +45,9 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
   });
   const begun = touch.looks.length > 0 || touch.tasks.some((task) => task.done || task.samples > 0);
   const done = touch.tasks.some((task) => task.done);
+  const failing = touch.looks.filter((look) => look.works === false);
+  // What is asked for now is said first.
+  const failed = failing.find((look) => touch.stepId?.endsWith(`.${look.look.toLowerCase()}`)) ?? failing[0];
   const problem = open.problem ?? end.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
@@ -68,11 +71,13 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
                 ? "Touch works everywhere"
                 : bad.length > 0
                   ? "Touch fails"
-                  : touch.findings.length > 0
-                    ? "Not sure yet"
-                    : done
-                      ? "Nothing wrong so far"
-                      : "It comes in …"}
+                  : failed
+                    ? `${LOOKS[failed.look]} fails`
+                    : touch.findings.length > 0
+                      ? "Not sure yet"
+                      : done || touch.looks.length > 0
+                        ? "Nothing wrong so far"
+                        : "It comes in …"}
           </p>
         )}
         {touch.findings.map((finding) => (
@@ -242,9 +247,8 @@ function Screen({ touch }: { touch: Touch }) {
           opacity={stroke.task === "SWEEP" ? 0.4 : 0.9}
         />
       ))}
-      {touch.findings
-        .flatMap((finding) => finding.at)
-        .map((at, i) => (
+      {[...touch.findings.flatMap((finding) => finding.at), ...touch.looks.flatMap((look) => look.spots)].map(
+        (at, i) => (
           <circle
             key={i}
             cx={at.x * WIDE}
@@ -254,7 +258,8 @@ function Screen({ touch }: { touch: Touch }) {
             stroke="var(--alarm)"
             strokeWidth={6}
           />
-        ))}
+        ),
+      )}
     </svg>
   );
 }

@@ -36,6 +36,7 @@ import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Step;
 import ridgefall.core.test.Look;
+import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
@@ -64,11 +65,15 @@ class TouchController {
         this.clock = clock;
     }
 
-    /** @param works null where nobody can say */
+    /**
+     * @param works null where nobody can say
+     * @param spots where something was seen in its picture, as shares of the screen's width and height
+     */
     record LookView(
             Look look,
             String words,
-            @Schema(nullable = true) Boolean works) {}
+            @Schema(nullable = true) Boolean works,
+            List<TouchPointView> spots) {}
 
     record TouchTaskView(Task task, String words, boolean done, int samples) {}
 
@@ -188,7 +193,12 @@ class TouchController {
                 .map(told -> new LookView(
                         told.looked().look(),
                         told.looked().words(course.profile()),
-                        told.looked().works().orElse(null)))
+                        told.looked().works().orElse(null),
+                        told.looked() instanceof Looked.Picture picture
+                                ? picture.spots().stream()
+                                        .map(spot -> new TouchPointView(spot.x(), spot.y()))
+                                        .toList()
+                                : List.of()))
                 .toList();
     }
 
