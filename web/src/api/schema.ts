@@ -2387,9 +2387,9 @@ export interface components {
       rows: number;
       /** Format: double */
       joinedPx: number;
-      done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS")[];
-      looks: ("PICTURE" | "LIGHT" | "SOUND" | "CAMERA")[];
-      looked: ("PICTURE" | "LIGHT" | "SOUND" | "CAMERA")[];
+      done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST")[];
+      looks: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA")[];
+      looked: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA")[];
     };
     Row: {
       /** Format: uuid */
@@ -2714,7 +2714,7 @@ export interface components {
     };
     LookView: {
       /** @enum {string} */
-      look: "PICTURE" | "LIGHT" | "SOUND" | "CAMERA";
+      look: "PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA";
       words: string;
       works: boolean | null;
       spots: components["schemas"]["TouchPointView"][];
@@ -2738,12 +2738,12 @@ export interface components {
     };
     TouchStrokeView: {
       /** @enum {string} */
-      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
       points: components["schemas"]["TouchPointView"][];
     };
     TouchTaskView: {
       /** @enum {string} */
-      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+      task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
       words: string;
       done: boolean;
       /** Format: int32 */
@@ -5528,7 +5528,7 @@ export interface operations {
       header?: never;
       path: {
         token: string;
-        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
         seq: number;
       };
       cookie?: never;
@@ -5904,7 +5904,7 @@ export interface operations {
       header?: never;
       path: {
         jobId: string;
-        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
       };
       cookie?: never;
     };
@@ -5930,7 +5930,7 @@ export interface operations {
       header?: never;
       path: {
         jobId: string;
-        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
       };
       cookie?: never;
     };
@@ -8196,7 +8196,7 @@ export interface operations {
       header?: never;
       path: {
         token: string;
-        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS";
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
       };
       cookie?: never;
     };
@@ -8242,13 +8242,13 @@ type ReadonlyArray<T> = [Exclude<T, undefined>] extends [unknown[]]
   : Readonly<Exclude<T, undefined>[]>;
 export const pathsApiTouchTokenTaskSeqPutParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/touch/{token}/{task}/{seq}"]["put"]["parameters"]["path"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const pathsApiJobsJobIdTouchTaskGetParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}"]["get"]["parameters"]["path"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const pathsApiJobsJobIdTouchTaskPutParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}"]["put"]["parameters"]["path"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
 > = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
@@ -8287,7 +8287,7 @@ export const pathsApiBookLayersGetParametersQueryBuildValues: ReadonlyArray<
 > = ["FUSED", "SEPARATE"];
 export const pathsApiTouchTokenTaskDeleteParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/touch/{token}/{task}"]["delete"]["parameters"]["path"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const supplyLineKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["SupplyLine"]["kind"]
 > = ["ROLL", "RINGS", "GLUE", "LIQUID", "FILM", "LAMINATOR", "LAMP", "CLAMPS"];
@@ -8427,13 +8427,13 @@ export const partViewLandmarkValues: ReadonlyArray<
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
 export const touchPageViewDoneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["done"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const touchPageViewLooksValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looks"]
-> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
 export const touchPageViewLookedValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looked"]
-> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
 export const rowKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["kind"]> = [
   "GLASS_WITH_TOUCH",
   "PANEL",
@@ -8557,16 +8557,16 @@ export const timerViewWarmthValues: ReadonlyArray<
 > = ["RISING", "FALLING", "NONE"];
 export const lookViewLookValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LookView"]["look"]
-> = ["PICTURE", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
 export const touchFindingViewWeightValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchFindingView"]["weight"]
 > = ["BAD", "DOUBTFUL", "ASIDE"];
 export const touchStrokeViewTaskValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchStrokeView"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const touchTaskViewTaskValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchTaskView"]["task"]
-> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS"];
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const holeViewLieValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoleView"]["lie"]
 > = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];

@@ -17,6 +17,12 @@ const TASKS = [
   { id: "LINES_FAST", title: "Fast lines", words: "The same two lines, twice as fast." },
   { id: "WATCH", title: "Hands off", words: "Lay it down. Touch nothing for ten seconds." },
   { id: "FINGERS", title: "All fingers", words: "As many fingers as fit, at once, held for a second." },
+  {
+    id: "PEN_SLOW",
+    title: "Slow lines, stylus",
+    words: "Both diagonals along a ruler with the stylus, slowly.",
+  },
+  { id: "PEN_FAST", title: "Fast lines, stylus", words: "The same two with it, twice as fast." },
 ] as const;
 type Task = (typeof TASKS)[number]["id"];
 
@@ -26,7 +32,7 @@ interface Page {
   rows: number;
   joinedPx: number;
   done: Task[];
-  looks: Look[];
+  looks: (Look | "STYLUS")[];
   looked: Look[];
 }
 
@@ -90,7 +96,8 @@ async function begin(): Promise<void> {
 function menu(page: Page, done: Set<Task | Look>): void {
   root.classList.remove("bright");
   const looks = LOOKS.filter((look) => page.looks.includes(look.id));
-  const next = [...TASKS, ...looks].find((task) => !done.has(task.id));
+  const tasks = TASKS.filter((task) => page.looks.includes("STYLUS") || !task.id.startsWith("PEN"));
+  const next = [...tasks, ...looks].find((task) => !done.has(task.id));
   const list = document.createElement("ol");
   const entry = (task: { id: Task | Look; title: string; words: string }, tap: () => void) => {
     const button = document.createElement("button");
@@ -105,7 +112,7 @@ function menu(page: Page, done: Set<Task | Look>): void {
     item.append(button);
     list.append(item);
   };
-  TASKS.forEach((task) => entry(task, () => void start(task.id, page, done)));
+  tasks.forEach((task) => entry(task, () => void start(task.id, page, done)));
   looks.forEach((look) => entry(look, () => void tryOut(look.id, page, done)));
   root.replaceChildren(said("h1", next ? "Touch proof" : "All done: look at the bench"), line, list);
 }

@@ -17,7 +17,13 @@ type Link = Schemas["TouchLinkView"];
 
 const OFTEN_MS = 1000;
 
-const LOOKS = { PICTURE: "Picture", LIGHT: "Light", SOUND: "Sound", CAMERA: "Camera" } as const;
+const LOOKS = {
+  PICTURE: "Picture",
+  STYLUS: "Stylus",
+  LIGHT: "Light",
+  SOUND: "Sound",
+  CAMERA: "Camera",
+} as const;
 
 export const useTouch = (jobId: string, seq: number) =>
   useQuery({

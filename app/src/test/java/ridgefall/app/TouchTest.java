@@ -120,7 +120,7 @@ class TouchTest {
         ansa.skipTo(job, "open.picture");
         String token = link(job);
         assertThat(device.get("/api/touch/" + token + "/1194/834").json().get("looks"))
-                .hasSize(4);
+                .hasSize(5);
         assertThat(looks(
                                 token,
                                 "picture",
@@ -147,6 +147,24 @@ class TouchTest {
                 .isEqualTo(204);
         ansa.skipTo(job, "after.sound");
         assertThat(ansa.leads(job).get("label").asString()).isNotEqualTo("Works, by the device");
+    }
+
+    @Test
+    void linesDrawnWithTheStylusSpeakForIt() {
+        UUID job = ansa.openJob();
+        ansa.skipTo(job, "open.stylus");
+        String token = link(job);
+        tellsAllOf(token, "PEN_SLOW", lines(0.2));
+        assertThat(ansa.leads(job).get("label").asString()).as("half of it").isEqualTo("Works");
+        tellsAllOf(token, "PEN_FAST", lines(0.4));
+        assertThat(seen(job).at("/looks/0/words").asString()).isEqualTo("its own lines are straight, slow and fast");
+        takesWhatLeads(job, "Works, by the device");
+        UUID watch = ansa.openJob("pellow-dial-41");
+        assertThat(seen(watch)
+                        .get("tasks")
+                        .valueStream()
+                        .map(task -> task.get("task").asString()))
+                .doesNotContain("PEN_SLOW");
     }
 
     @Test

@@ -26,10 +26,10 @@ import ridgefall.core.test.Looked;
 /** A device's own page said what its picture, light, sound or camera does: that leads before a hand, and stands against one. */
 @Component
 class LookWitness implements Witness {
-    private final TouchProofs proofs;
+    private final TouchVerdicts verdicts;
 
-    LookWitness(TouchProofs proofs) {
-        this.proofs = proofs;
+    LookWitness(TouchVerdicts verdicts) {
+        this.verdicts = verdicts;
     }
 
     @Override
@@ -80,7 +80,7 @@ class LookWitness implements Witness {
                 .map(Entry::happenedAt)
                 .max(Instant::compareTo)
                 .orElse(Instant.EPOCH);
-        return proofs.looks(jobId).stream()
+        return verdicts.looks(jobId, here).stream()
                 .filter(told -> told.looked().look() == look && told.at().isAfter(since))
                 .map(LookTold::looked)
                 .findFirst();

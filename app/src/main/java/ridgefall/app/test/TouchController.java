@@ -41,6 +41,7 @@ import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
 import ridgefall.core.test.TouchGrid.Cell;
+import ridgefall.core.test.TouchProof;
 import ridgefall.core.test.TouchProof.Task;
 import ridgefall.core.test.TouchTrace;
 
@@ -165,6 +166,7 @@ class TouchController {
                         .map(Proof::expiresAt)
                         .orElse(null),
                 Stream.of(Task.values())
+                        .filter(task -> hasPen(course) || !TouchProof.PEN_NEEDED.contains(task))
                         .map(task -> new TouchTaskView(
                                 task,
                                 task.words(),
@@ -188,7 +190,7 @@ class TouchController {
 
     private List<LookView> looks(UUID jobId, Course course) {
         Instant since = proofs.newest(jobId).map(Proof::madeAt).orElse(Instant.MAX);
-        return proofs.looks(jobId).stream()
+        return verdicts.looks(jobId, course).stream()
                 .filter(told -> !told.at().isBefore(since))
                 .map(told -> new LookView(
                         told.looked().look(),
@@ -200,6 +202,10 @@ class TouchController {
                                         .toList()
                                 : List.of()))
                 .toList();
+    }
+
+    private static boolean hasPen(Course course) {
+        return Look.of(course.profile()).anyMatch(look -> look == Look.STYLUS);
     }
 
     /** Whether a step asks for what the device's own browser can tell. */

@@ -209,6 +209,7 @@ public class TouchProofs {
 
     private static Class<? extends Looked> kind(Look look) {
         return switch (look) {
+            case STYLUS -> throw new IllegalStateException("what a stylus drew is in its traces");
             case PICTURE -> Looked.Picture.class;
             case LIGHT -> Looked.Light.class;
             case SOUND -> Looked.Sound.class;

@@ -9,12 +9,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import ridgefall.app.test.TouchProofs.LookTold;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Step;
+import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
@@ -89,6 +91,24 @@ class TouchVerdicts {
                 .filter(entry -> entry.fact() instanceof FunctionTested tested
                         && tested.functionId().equals(TOUCH))
                 .anyMatch(entry -> !entry.happenedAt().isBefore(proof.madeAt()));
+    }
+
+    /** What was told beside the touch, with what a stylus drew; the latest first. */
+    List<LookTold> looks(UUID jobId, Course course) {
+        List<LookTold> looks = new ArrayList<>(proofs.looks(jobId));
+        proofs.newest(jobId).filter(proof -> proof.widthPx() != null).ifPresent(proof -> {
+            Set<Task> done = proofs.done(proof);
+            Map<Task, TouchTrace> drawn = new EnumMap<>(Task.class);
+            drawn.putAll(proofs.traces(proof, TouchScreens.of(course.profile(), proof.widthPx(), proof.heightPx())));
+            drawn.keySet().retainAll(done);
+            drawn.keySet().retainAll(TouchProof.PEN_NEEDED);
+            if (!drawn.isEmpty()) {
+                looks.add(new LookTold(
+                        new Looked.Stylus(done.containsAll(TouchProof.PEN_NEEDED), TouchProof.judgePen(drawn)),
+                        proof.madeAt()));
+            }
+        });
+        return looks;
     }
 
     Verdict of(UUID jobId, Course course) {

@@ -10,6 +10,8 @@ import ridgefall.core.profile.DeviceProfile;
 /** What the repaired device's own browser can try beside its touch layer, by the function of a profile that it proves. */
 public enum Look {
     PICTURE("picture"),
+    /** By the lines that it drew. */
+    STYLUS("stylus"),
     LIGHT("light"),
     SOUND("sound"),
     CAMERA("camera");

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.units.Allowed;
 
 /** What a device's own page told of one look: measured where its browser measures, else said by the hand that held it. */
@@ -86,6 +87,33 @@ public sealed interface Looked {
             return share <= 0.5
                     ? "{mm:" + Math.round(share * mm) + "} from the " + near
                     : "{mm:" + Math.round((1 - share) * mm) + "} from the " + far;
+        }
+    }
+
+    /**
+     * Lines with the stylus, at two speeds.
+     *
+     * @param done whether all of them were drawn
+     */
+    record Stylus(boolean done, List<TouchFinding> findings) implements Looked {
+        @Override
+        public Look look() {
+            return Look.STYLUS;
+        }
+
+        @Override
+        public Optional<Boolean> works() {
+            if (findings.stream().anyMatch(it -> it.weight() == Weight.BAD)) {
+                return Optional.of(false);
+            }
+            return done && findings.isEmpty() ? Optional.of(true) : Optional.empty();
+        }
+
+        @Override
+        public String words(DeviceProfile profile) {
+            return findings.isEmpty()
+                    ? "its own lines are straight, slow and fast"
+                    : findings.stream().map(TouchFinding::words).collect(Collectors.joining("; "));
         }
     }
 

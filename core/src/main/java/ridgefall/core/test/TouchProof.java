@@ -55,13 +55,18 @@ public final class TouchProof {
     /** Without which nobody says that it works. */
     public static final Set<Task> NEEDED = EnumSet.of(Task.SWEEP, Task.LINES_SLOW, Task.LINES_FAST, Task.WATCH);
 
+    /** Without which nobody says that a stylus draws straight. */
+    public static final Set<Task> PEN_NEEDED = EnumSet.of(Task.PEN_SLOW, Task.PEN_FAST);
+
     /** What the hand is asked for. */
     public enum Task {
         SWEEP("every cell once, slowly"),
         LINES_SLOW("along a ruler, both diagonals, slowly"),
         LINES_FAST("the same twice as fast"),
         WATCH("hands off for ten seconds"),
-        FINGERS("all fingers at once");
+        FINGERS("all fingers at once"),
+        PEN_SLOW("both diagonals with the stylus, slowly"),
+        PEN_FAST("the same with it, twice as fast");
 
         private final String words;
 
@@ -82,15 +87,31 @@ public final class TouchProof {
         Optional.ofNullable(traces.get(Task.FINGERS))
                 .flatMap(TouchProof::fingers)
                 .ifPresent(found::add);
-        List<TouchLine> slow = lines(traces.get(Task.LINES_SLOW), true);
-        List<TouchLine> fast = lines(traces.get(Task.LINES_FAST), true);
-        List<TouchLine> drawn = Stream.concat(slow.stream(), fast.stream()).toList();
-        List<TouchLine> all = Stream.concat(drawn.stream(), lines(traces.get(Task.SWEEP), false).stream())
-                .toList();
-        if (TouchLine.median(all.stream().mapToDouble(TouchLine::medianMs).toArray()) > SLOW_MS) {
-            found.add(new SlowAnswers(1000
-                    / TouchLine.median(
-                            all.stream().mapToDouble(TouchLine::medianMs).toArray())));
+        boolean dead = found.stream().anyMatch(DeadPatch.class::isInstance);
+        drawn(
+                lines(traces.get(Task.LINES_SLOW), true),
+                lines(traces.get(Task.LINES_FAST), true),
+                lines(traces.get(Task.SWEEP), false),
+                dead,
+                found);
+        return found;
+    }
+
+    /** Of what a stylus drew: the layer may be well, and what it was told by the old front not. */
+    public static List<TouchFinding> judgePen(Map<Task, TouchTrace> traces) {
+        List<TouchFinding> found = new ArrayList<>();
+        drawn(lines(traces.get(Task.PEN_SLOW), true), lines(traces.get(Task.PEN_FAST), true), List.of(), false, found);
+        return found;
+    }
+
+    /** @param dead whether there is a patch that never answers: over it every line is lost, which is said already */
+    private static void drawn(
+            List<TouchLine> slow, List<TouchLine> fast, List<TouchLine> swept, boolean dead, List<TouchFinding> found) {
+        List<TouchLine> all = Stream.of(slow, fast, swept).flatMap(List::stream).toList();
+        double medianMs =
+                TouchLine.median(all.stream().mapToDouble(TouchLine::medianMs).toArray());
+        if (medianMs > SLOW_MS) {
+            found.add(new SlowAnswers(1000 / medianMs));
         } else {
             wave(slow, fast).ifPresent(found::add);
         }
@@ -100,13 +121,10 @@ public final class TouchProof {
         if (!leaps.isEmpty()) {
             found.add(new Leaps(leaps));
         }
-        boolean dead = found.stream().anyMatch(DeadPatch.class::isInstance);
         List<Break> lost = breaks.stream().filter(one -> !one.leapt()).toList();
-        // Over a dead patch every line is lost: that is said already.
         if (!lost.isEmpty() && !dead) {
             found.add(new LostLines(lost));
         }
-        return found;
     }
 
     private static List<TouchLine> lines(TouchTrace trace, boolean waves) {

@@ -78,7 +78,7 @@ class LookedTest {
 
     @Test
     void aDeviceIsAskedForWhatItHas() {
-        assertThat(Look.of(QUIRE)).containsExactly(Look.PICTURE, Look.LIGHT, Look.SOUND, Look.CAMERA);
+        assertThat(Look.of(QUIRE)).containsExactly(Look.PICTURE, Look.STYLUS, Look.LIGHT, Look.SOUND, Look.CAMERA);
         assertThat(Look.of(ShippedBook.profile("pellow-dial-45"))).containsExactly(Look.PICTURE);
     }
 }

@@ -8,8 +8,10 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -114,6 +116,27 @@ class TouchProofTest {
                     assertThat(finding.weight()).isEqualTo(Weight.DOUBTFUL);
                     assertThat(finding.words()).endsWith("draw again, slowly and twice as fast");
                 });
+    }
+
+    /** A layer may be well for a finger and wavy for a stylus that was told of the old front: each speaks for itself. */
+    @Test
+    void whatAStylusDrewIsJudgedApartFromTheTouch() {
+        int named = 0;
+        for (int seed = 0; seed < 100; seed++) {
+            Map<Task, TouchTrace> well = new PlayedPanel(Fault.HEALTHY, seed).proof();
+            Map<Task, TouchTrace> wavy = new PlayedPanel(Fault.WAVE, seed).proof();
+            Map<Task, TouchTrace> both = new EnumMap<>(well);
+            both.put(Task.PEN_SLOW, wavy.get(Task.LINES_SLOW));
+            both.put(Task.PEN_FAST, wavy.get(Task.LINES_FAST));
+            assertThat(TouchProof.judge(both)).noneMatch(finding -> finding.weight() == Weight.BAD);
+            Looked.Stylus drawn = new Looked.Stylus(true, TouchProof.judgePen(both));
+            named += drawn.works().equals(Optional.of(false)) ? 1 : 0;
+            Map<Task, TouchTrace> straight =
+                    Map.of(Task.PEN_SLOW, well.get(Task.LINES_SLOW), Task.PEN_FAST, well.get(Task.LINES_FAST));
+            assertThat(new Looked.Stylus(true, TouchProof.judgePen(straight)).works())
+                    .isNotEqualTo(Optional.of(false));
+        }
+        assertThat(named).isGreaterThanOrEqualTo(95);
     }
 
     /** A hundred of each, seeded: at least 95 named as what they are, and nothing bad said besides. */
