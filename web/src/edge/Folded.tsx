@@ -1,5 +1,5 @@
 import { type PointerEvent, useId } from "react";
-import { pathAlong, pointAt, positionNear } from "./geometry";
+import { arrowAlong, pathAlong, pointAt, positionNear } from "./geometry";
 import { Marks } from "./Marks";
 import { useSize } from "@/ui/useSize";
 import { FILL, type Piece, type Pin } from "./pieces";
@@ -101,6 +101,27 @@ export function Folded({
         />
         <path d={`${whole}Z`} fill="none" stroke="var(--ink)" strokeWidth={1.5 * px} />
         <Marks marks={edge.marks} px={px} />
+        {pieces.map(
+          ({ id, from, length, clockwise }) =>
+            clockwise !== undefined && (
+              <path
+                key={id}
+                d={arrowAlong(
+                  edge.outline,
+                  edge.perimeterMm,
+                  { from, length, clockwise },
+                  { x: edge.widthMm / 2, y: edge.heightMm / 2 },
+                  edge.borderMm + 14 * px,
+                  36 * px,
+                )}
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth={4 * px}
+                strokeLinejoin="round"
+                strokeLinecap="round"
+              />
+            ),
+        )}
         <EdgeNames edge={edge} px={px} />
         {pins.map((pin) => {
           const { x, y } = pointAt(edge.outline, pin.at);

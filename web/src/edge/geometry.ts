@@ -60,4 +60,36 @@ export function positionNear(vertices: readonly Vertex[], x: number, y: number):
   return Math.round(best * 10) / 10;
 }
 
+type Point = ReturnType<typeof pointAt>;
+
+/**
+ * An arrow beside a stretch, `inset` towards the middle of the drawing and never shorter than `least`, so that it is seen on
+ * a corner too: its shaft and its head as an SVG path.
+ */
+export function arrowAlong(
+  vertices: readonly Vertex[],
+  perimeter: number,
+  stretch: { from: number; length: number; clockwise: boolean },
+  middle: Point,
+  inset: number,
+  least: number,
+): string {
+  const a = pointAt(vertices, stretch.from);
+  const b = pointAt(vertices, (stretch.from + stretch.length) % perimeter);
+  const chord = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  const forward = stretch.clockwise ? 1 : -1;
+  const along = { x: (forward * (b.x - a.x)) / chord, y: (forward * (b.y - a.y)) / chord };
+  const at = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  const side = along.x * (middle.y - at.y) - along.y * (middle.x - at.x) < 0 ? -1 : 1;
+  const inwards = { x: -side * along.y, y: side * along.x };
+  const half = Math.max(chord, least) / 2;
+  const head = least / 4;
+  const to = (forwards: number, inside: number) =>
+    `${(at.x + forwards * along.x + inside * inwards.x).toFixed(2)} ${(at.y + forwards * along.y + inside * inwards.y).toFixed(2)}`;
+  return (
+    `M${to(-half, inset)}L${to(half, inset)}` +
+    `M${to(half - head, inset - head)}L${to(half, inset)}L${to(half - head, inset + head)}`
+  );
+}
+
 export { pointAt };

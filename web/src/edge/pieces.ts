@@ -11,6 +11,8 @@ export interface Piece {
   fill?: number;
   /** Written on the band where there is room. */
   label?: string;
+  /** Which way the tool goes along it, drawn as an arrow on the outline. */
+  clockwise?: boolean;
   title: string;
 }
 

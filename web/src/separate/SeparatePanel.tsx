@@ -236,6 +236,7 @@ function cutPieces(plan: Plan, units: Units): Piece[] {
       length: s.lengthMm,
       tone: s.free ? "free" : turn === 0 ? "next" : "bond",
       label: s.free ? "free" : turn === undefined ? "" : String(turn + 1),
+      ...(turn === 0 && plan.moves[0] ? { clockwise: plan.moves[0].clockwise } : {}),
       title: s.free
         ? `${s.place}: free`
         : `${s.place}: number ${(turn ?? 0) + 1}, ${lengthAtMost(s.depthMm, units)} deep`,

@@ -27,13 +27,13 @@ function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; u
     <Link
       to={`/jobs/${timer.jobId}`}
       className={clsx(
-        "flex shrink-0 items-center gap-2 rounded px-2 py-0.5",
+        "flex max-w-full shrink-0 items-center gap-2 rounded px-2 py-0.5",
         urgent ? "bg-alarm text-on-alarm" : over ? "bg-on-deep text-deep" : "text-on-deep",
       )}
     >
       <span className="digits text-xl font-semibold lg:text-2xl">{clockWords(left)}</span>
-      <span className="text-sm leading-tight">
-        <span className="block">
+      <span className="min-w-0 text-sm leading-tight">
+        <span className="block truncate">
           {words}
           {left <= 0 && !urgent && ": over"}
         </span>

@@ -18,7 +18,7 @@ import ridgefall.core.profile.ProfileDocument.LedgeMaterial;
 /** Grip for tape where the ledge alone gives too little: whether, where not, when it is dry and until when it is good. */
 public final class Priming {
     public static final TimerKind DRYING = new TimerKind("PRIMER_DRYING", "Primer drying");
-    public static final TimerKind OPEN = new TimerKind(Checks.OPEN_TIME, "Primed: tape on it within");
+    public static final TimerKind OPEN = new TimerKind(Checks.OPEN_TIME, "Tape on the primer");
 
     static final String ID = "clean.primer";
 
