@@ -836,6 +836,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/test-plan": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["testPlan"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/tag": {
     parameters: {
       query?: never;
@@ -2766,6 +2782,25 @@ export interface components {
       looks: components["schemas"]["LookView"][];
       works: boolean | null;
     };
+    TestPlanView: {
+      /** Format: double */
+      openingMinutes: number;
+      /** Format: double */
+      atStakeMinutes: number;
+      tests: components["schemas"]["TestedView"][];
+      onlyClosed: string[];
+    };
+    TestedView: {
+      stepId: string;
+      words: string;
+      /** Format: double */
+      chance: number;
+      /** Format: double */
+      lateMinutes: number;
+      because: string[];
+      /** @enum {string|null} */
+      answer: "PASS" | "FAIL" | "CANNOT_TEST" | null;
+    };
     TagView: {
       /** Format: int64 */
       number: number;
@@ -3046,6 +3081,9 @@ export interface components {
       openedAt: string;
       /** Format: date-time */
       handedOverAt: string | null;
+      /** Format: date-time */
+      askedFrom: string | null;
+      told: string;
       functions: components["schemas"]["FunctionView"][];
       found: components["schemas"]["LineView"][];
       wentWrong: components["schemas"]["IncidentView"][];
@@ -7232,6 +7270,28 @@ export interface operations {
       };
     };
   };
+  testPlan: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TestPlanView"];
+        };
+      };
+    };
+  };
   tag: {
     parameters: {
       query?: never;
@@ -8567,6 +8627,9 @@ export const touchStrokeViewTaskValues: ReadonlyArray<
 export const touchTaskViewTaskValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchTaskView"]["task"]
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
+export const testedViewAnswerValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TestedView"]["answer"]
+> = ["PASS", "FAIL", "CANNOT_TEST"];
 export const holeViewLieValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["HoleView"]["lie"]
 > = ["NOW", "OVER_IT", "IN", "OUT", "STAYS_EMPTY"];

@@ -20,6 +20,7 @@ import { ClipPanel } from "@/separate/ClipPanel";
 import { SeparatePanel } from "@/separate/SeparatePanel";
 import { StripPanel } from "@/strip/StripPanel";
 import { TestPanel } from "@/test/TestPanel";
+import { TestPlan } from "@/test/TestPlan";
 import { useMay } from "@/session/useMay";
 import { useUnits } from "@/session/useSession";
 import { Button } from "@/ui/Button";
@@ -324,7 +325,11 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
     case "BOND":
       return <BondPanel {...panel} />;
     case "TEST":
-      return inside ? <StripPanel {...panel} /> : <TestPanel {...panel} />;
+      return inside ? (
+        <StripPanel {...panel} />
+      ) : (
+        <TestPanel {...panel} otherwise={<TestPlan job={panel.job} />} />
+      );
     case "SEAL":
       return inside ? <StripPanel {...panel} /> : <SealPanel {...panel} />;
     case "PROVE":
@@ -333,7 +338,7 @@ function StationPanel({ station, ...panel }: PanelProps & { station: Station }) 
       ) : handsOver(panel.job) ? (
         <HandOverPanel {...panel} />
       ) : (
-        <TestPanel {...panel} />
+        <TestPanel {...panel} otherwise={<HandOverPanel {...panel} />} />
       );
     default:
       return <JournalPanel {...panel} />;

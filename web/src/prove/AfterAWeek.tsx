@@ -12,8 +12,6 @@ import { useServerSeconds } from "@/time/clock";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
 
-const WEEK_S = 7 * 86_400;
-
 /** How it was after a week at home: fine, or back on the bench. */
 export function AfterAWeek({ jobId, record }: { jobId: string; record: Schemas["RecordView"] }) {
   const navigate = useNavigate();
@@ -39,7 +37,7 @@ export function AfterAWeek({ jobId, record }: { jobId: string; record: Schemas["
     }
   });
   const heard = record.afterAWeek;
-  const due = Date.parse(record.handedOverAt ?? "") / 1000 + WEEK_S <= now;
+  const due = Date.parse(record.askedFrom ?? "") / 1000 <= now;
   if (!job || (!due && !heard)) {
     return null;
   }

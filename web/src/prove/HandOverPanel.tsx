@@ -3,7 +3,7 @@ import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
 import { Button } from "@/ui/Button";
 import { ScrollRegion } from "@/ui/ScrollRegion";
-import { Evidence, Functions, type JobRecord, Signatures, useRecord } from "./Record";
+import { Evidence, Functions, Signatures, useRecord } from "./Record";
 
 /** What the owner is shown before it goes back: what works, what was kept and lost, what there is to look at, and who signed. */
 export function HandOverPanel({ job, ask }: Pick<PanelProps, "job" | "ask">) {
@@ -16,7 +16,7 @@ export function HandOverPanel({ job, ask }: Pick<PanelProps, "job" | "ask">) {
   return (
     <ScrollRegion label="Record" className="flex flex-col gap-5 pb-4">
       <div className="flex items-start gap-4">
-        <p className="flex-1 text-3xl leading-tight font-bold">{told(record)}</p>
+        <p className="flex-1 text-3xl leading-tight font-bold">{record.told}</p>
         <Link to={`/jobs/${job.id}/record`} className="flex min-h-11 items-center underline">
           The whole record
         </Link>
@@ -41,16 +41,4 @@ export function HandOverPanel({ job, ask }: Pick<PanelProps, "job" | "ask">) {
       </div>
     </ScrollRegion>
   );
-}
-
-/** What worked and works still, of what worked before. */
-function told({ functions }: JobRecord): string {
-  const works = (words: string) => words.startsWith("works");
-  const before = functions.filter((one) => works(one.before.words));
-  const still = before.filter((one) => works(one.after.words));
-  const mended = functions.filter((one) => one.before.words.startsWith("fails") && works(one.after.words));
-  const of = before.length === still.length ? `All ${before.length}` : `${still.length} of ${before.length}`;
-  const first = before.length > 0 ? `${of} that worked before work now` : "";
-  const more = mended.length > 0 ? `${mended.length} that did not, too` : "";
-  return [first, more].filter(Boolean).join(", ") || "Goes back as it came";
 }

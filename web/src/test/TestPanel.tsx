@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Nfc } from "lucide-react";
+import type { ReactNode } from "react";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
-import { JournalPanel } from "@/job/JournalPanel";
 import type { PanelProps } from "@/job/panel";
 import { newId } from "@/live/outbox";
 import { Button } from "@/ui/Button";
@@ -14,8 +14,8 @@ import { TouchPanel, useTouch } from "./TouchPanel";
 /** As often as a reader is asked. */
 const OFTEN_MS = 2000;
 
-/** What an instrument can prove now, as it sees it; else what happened so far. */
-export function TestPanel(props: PanelProps) {
+/** What an instrument can prove now, as it sees it. */
+export function TestPanel({ otherwise, ...props }: PanelProps & { otherwise: ReactNode }) {
   const { job } = props;
   const { data: proof } = useQuery({
     queryKey: keys.station(job.id, "proof", job.seq),
@@ -34,7 +34,7 @@ export function TestPanel(props: PanelProps) {
   const touch = useTouch(job.id, job.seq).data;
   const step = job.steps.find((one) => one.id === proof?.stepId);
   if (touch && touch.stepId !== null && touch.stepId === job.nextStepId) {
-    return <TouchPanel job={job} touch={touch} />;
+    return <TouchPanel job={job} touch={touch} otherwise={otherwise} />;
   }
   const charging = job.steps.find(
     (one) => one.id === job.nextStepId && /^(open|after)\.charge$/.test(one.id),
@@ -43,7 +43,7 @@ export function TestPanel(props: PanelProps) {
     return <ChargePanel job={job} step={charging} record={props.record} />;
   }
   if (!step) {
-    return <JournalPanel job={job} />;
+    return otherwise;
   }
   return (
     <div className="flex min-h-0 flex-1 flex-col items-center justify-center gap-5 text-center">

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
@@ -32,8 +32,16 @@ export const useTouch = (jobId: string, seq: number) =>
     refetchInterval: ({ state }) => (state.data?.openUntil ? OFTEN_MS : false),
   });
 
-/** What the device's own browser tells of its touch, as it comes in, and what that says. */
-export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: Touch }) {
+/**
+ * What the device's own browser tells of its touch, as it comes in, and what that says.
+ *
+ * @param otherwise shown until it tells anything
+ */
+export function TouchPanel({
+  job,
+  touch,
+  otherwise,
+}: Pick<PanelProps, "job"> & { touch: Touch; otherwise: ReactNode }) {
   const units = useUnits();
   const client = useQueryClient();
   useOffered(job.id, JSON.stringify([touch.works, touch.looks]));
@@ -51,14 +59,18 @@ export function TouchPanel({ job, touch }: Pick<PanelProps, "job"> & { touch: To
   });
   const begun = touch.looks.length > 0 || touch.tasks.some((task) => task.done || task.samples > 0);
   const done = touch.tasks.some((task) => task.done);
-  const failing = touch.looks.filter((look) => look.works === false);
-  // What is asked for now is said first.
-  const failed = failing.find((look) => touch.stepId?.endsWith(`.${look.look.toLowerCase()}`)) ?? failing[0];
+  const failed = touch.looks.find((look) => look.works === false);
   const problem = open.problem ?? end.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-1">
-      {link && !begun ? <Code link={link} /> : <Screen touch={touch} />}
+      {begun ? (
+        <Screen touch={touch} />
+      ) : link ? (
+        <Code link={link} />
+      ) : (
+        <div className="flex h-full min-h-0 min-w-0">{otherwise}</div>
+      )}
       <div className="grid gap-3">
         {touch.openUntil === null && !begun && (
           <>

@@ -126,4 +126,20 @@ class FaultTest {
         assertThat(refused.raw().body()).contains("badIf").contains("0.01");
         assertThat(lead.get("/api/faults").json().get("changedBy").isNull()).isTrue();
     }
+
+    @Test
+    void whatIsAtStakeWereItSealedNowFallsWithEveryTest() {
+        UUID job = ansa.openJob();
+        ansa.skipTo(job, "open.charge");
+        JsonNode before = ansa.get("/api/jobs/" + job + "/test-plan").json();
+        JsonNode last = before.get("tests").get(before.get("tests").size() - 1);
+        assertThat(last.get("stepId").asString()).isEqualTo("open.charge");
+        assertThat(before.get("atStakeMinutes").asDouble())
+                .isEqualTo(last.get("lateMinutes").asDouble())
+                .isPositive();
+        charges(job, "PASS");
+        JsonNode after = ansa.get("/api/jobs/" + job + "/test-plan").json();
+        assertThat(after.get("atStakeMinutes").asDouble()).isZero();
+        assertThat(after.get("onlyClosed").toString()).contains("Front camera");
+    }
 }

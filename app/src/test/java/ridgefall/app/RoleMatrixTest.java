@@ -114,6 +114,7 @@ class RoleMatrixTest {
             Map.entry("PUT /api/faults", LEADS),
             Map.entry("DELETE /api/faults", LEADS),
             Map.entry("GET /api/jobs/{jobId}/faults", ALL),
+            Map.entry("GET /api/jobs/{jobId}/test-plan", ALL),
             Map.entry("GET /api/stock", ALL),
             Map.entry("GET /api/book", ALL),
             Map.entry("GET /api/book/{deviceId}", ALL),

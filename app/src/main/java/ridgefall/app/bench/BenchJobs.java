@@ -17,6 +17,7 @@ import ridgefall.core.gate.Course;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.TimerKind;
+import ridgefall.core.prove.ProveState;
 
 /** Reads the projections that the journal renews with every fact. */
 @Repository
@@ -25,8 +26,6 @@ class BenchJobs {
             select id, number, device, owner, fault, station, next_step, waits_for, needs, mishaps,
                 part_due, promised_on, opened_at, touched_at, touched_by, handed_over_at
             from job where\s""";
-
-    private static final Duration A_WEEK = Duration.ofDays(7);
 
     /** Who is called later than that remembers nothing of it. */
     private static final Duration LONG_ENOUGH = Duration.ofDays(28);
@@ -100,7 +99,7 @@ class BenchJobs {
                             and not exists (select 1 from job later where later.came_from = job.number)
                         order by handed_over_at limit :most""")
                 .param("from", now.minus(LONG_ENOUGH).atOffset(ZoneOffset.UTC))
-                .param("until", now.minus(A_WEEK).atOffset(ZoneOffset.UTC))
+                .param("until", now.minus(ProveState.AT_HOME).atOffset(ZoneOffset.UTC))
                 .param("most", most)
                 .query((row, n) -> job(row))
                 .list();

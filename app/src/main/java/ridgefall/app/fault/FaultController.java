@@ -21,7 +21,14 @@ import ridgefall.core.fault.FaultSteps;
 import ridgefall.core.fault.FaultTable;
 import ridgefall.core.fault.FaultTable.Cause;
 import ridgefall.core.fault.Faults;
+import ridgefall.core.fault.FoundLate;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Answer;
+import ridgefall.core.job.Checks;
+import ridgefall.core.job.Given;
+import ridgefall.core.job.Phase;
+import ridgefall.core.profile.ProfileDocument.Function;
+import ridgefall.core.profile.ProfileDocument.Seating;
 
 /** Why something does not work, as far as it is known, and by which numbers. */
 @RestController
@@ -59,6 +66,58 @@ class FaultController {
             FaultTable table,
             Map<String, Map<String, Double>> cases,
             @Schema(nullable = true) String changedBy) {}
+
+    /**
+     * @param chance that it fails, 0–1
+     * @param lateMinutes that not testing it now costs in the mean
+     * @param answer null while it was not tried
+     */
+    record TestedView(
+            String stepId,
+            String words,
+            double chance,
+            double lateMinutes,
+            List<String> because,
+            @Schema(nullable = true) Answer answer) {}
+
+    /**
+     * @param tests what can be tried with the front loose, what costs most found late first
+     * @param atStakeMinutes of what was not tried, were it sealed now
+     * @param onlyClosed what can be tried only then, in words
+     */
+    record TestPlanView(
+            double openingMinutes, double atStakeMinutes, List<TestedView> tests, List<String> onlyClosed) {}
+
+    /** What to try before the front goes down, and what each would cost found after it. */
+    @GetMapping("/api/jobs/{jobId}/test-plan")
+    TestPlanView testPlan(@PathVariable UUID jobId) {
+        Course course = jobs.course(jobId);
+        List<FoundLate> plan =
+                FoundLate.plan(course.profile(), course.state(), book.faults().table());
+        List<TestedView> tests = plan.stream()
+                .map(one -> new TestedView(
+                        Checks.functionStepId(Phase.OPEN, one.function().id()),
+                        one.function().words(),
+                        one.chance(),
+                        one.minutes(),
+                        one.because(),
+                        course.state()
+                                .function(Phase.OPEN, one.function().id())
+                                .map(Given::answer)
+                                .orElse(null)))
+                .toList();
+        return new TestPlanView(
+                FaultCase.OPENING_MINUTES,
+                tests.stream()
+                        .filter(one -> one.answer() == null)
+                        .mapToDouble(TestedView::lateMinutes)
+                        .sum(),
+                tests,
+                course.profile().functions().stream()
+                        .filter(function -> !function.testableWhen().contains(Seating.OPEN))
+                        .map(Function::words)
+                        .toList());
+    }
 
     @GetMapping("/api/jobs/{jobId}/faults")
     List<OpenFaultView> faults(@PathVariable UUID jobId) {

@@ -103,6 +103,8 @@ class RecordController {
             String fault,
             Instant openedAt,
             @Schema(nullable = true) Instant handedOverAt,
+            @Schema(nullable = true) Instant askedFrom,
+            String told,
             List<FunctionView> functions,
             List<LineView> found,
             List<IncidentView> wentWrong,
@@ -247,6 +249,8 @@ class RecordController {
                 record.fault(),
                 record.openedAt(),
                 record.handedOverAt(),
+                record.handedOverAt() == null ? null : record.handedOverAt().plus(ProveState.AT_HOME),
+                record.told(),
                 record.functions().stream()
                         .map(f -> new FunctionView(
                                 f.function(), TryView.of(f.before()), TryView.of(f.open()), TryView.of(f.after())))

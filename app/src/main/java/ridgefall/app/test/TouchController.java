@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -188,10 +189,13 @@ class TouchController {
                 verdict.works().orElse(null));
     }
 
+    /** What is asked for now first. */
     private List<LookView> looks(UUID jobId, Course course) {
         Instant since = proofs.newest(jobId).map(Proof::madeAt).orElse(Instant.MAX);
         return verdicts.looks(jobId, course).stream()
                 .filter(told -> !told.at().isBefore(since))
+                .sorted(Comparator.comparing(
+                        told -> !askedNow(course, told.looked().look())))
                 .map(told -> new LookView(
                         told.looked().look(),
                         told.looked().words(course.profile()),
@@ -202,6 +206,10 @@ class TouchController {
                                         .toList()
                                 : List.of()))
                 .toList();
+    }
+
+    private static boolean askedNow(Course course, Look look) {
+        return course.next().flatMap(look::asked).isPresent();
     }
 
     private static boolean hasPen(Course course) {

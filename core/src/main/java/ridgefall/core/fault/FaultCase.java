@@ -39,7 +39,7 @@ public record FaultCase(
         List<FaultChecked> tried,
         List<Expected> left) {
     /** A sealed front warmed and cut up once more, its tape cleaned off and laid anew. */
-    static final double OPENING_MINUTES = 35;
+    public static final double OPENING_MINUTES = 35;
 
     /** @param minutes to the cure, as expected where this comes first */
     public record Expected(Check check, double minutes) {}

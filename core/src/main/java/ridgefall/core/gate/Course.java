@@ -34,6 +34,8 @@ import ridgefall.core.detour.DetourFact;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.fault.FaultFact;
 import ridgefall.core.fault.FaultSteps;
+import ridgefall.core.fault.Faults;
+import ridgefall.core.fault.FoundLate;
 import ridgefall.core.gate.Planning.CutQuestion;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
@@ -397,13 +399,11 @@ public final class Course {
     }
 
     private Stream<Step> stationsSteps() {
-        return FaultSteps.into(
-                rooms().flatMap(room -> room.steps(profile, state).stream())
-                        .map(this::openedFirst)
-                        .toList(),
-                profile,
-                state,
-                planning.faults())
+        Faults faults = planning.faults();
+        List<Step> steps = rooms().flatMap(room -> room.steps(profile, state).stream())
+                .map(this::openedFirst)
+                .toList();
+        return FaultSteps.into(FoundLate.inOrder(steps, profile, state, faults.table()), profile, state, faults)
                 .stream();
     }
 

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.damage.DamageState;
@@ -28,6 +30,7 @@ import ridgefall.core.separate.SeparateFact;
  * The page that goes with the device: what was found, done, measured, kept and lost. Says nothing the journal does not
  * hold.
  *
+ * @param told what works now of what worked before, in a line
  * @param afterAWeek null where nobody asked
  * @param frontOpenedAt when its front first came up; null where it has not
  * @param sealedAt when it was closed for good; null where it is not
@@ -38,6 +41,7 @@ public record JobRecord(
         String fault,
         Instant openedAt,
         Instant handedOverAt,
+        String told,
         List<FunctionLine> functions,
         List<Line> found,
         List<Incident> wentWrong,
@@ -124,6 +128,7 @@ public record JobRecord(
                 IntakeState.of(state).opened().fault(),
                 IntakeState.of(state).openedAt(),
                 ProveState.of(state).handedOverAt().orElse(null),
+                told(profile, state),
                 profile.functions().stream()
                         .map(f -> new FunctionLine(
                                 f.words(),
@@ -169,6 +174,25 @@ public record JobRecord(
                 SealState.of(state).sealedAt().orElse(null));
     }
 
+    private static String told(DeviceProfile profile, JobState state) {
+        long before = profile.functions().stream()
+                .filter(function -> worked(state, Phase.BEFORE, function))
+                .count();
+        long still = profile.functions().stream()
+                .filter(function -> worked(state, Phase.BEFORE, function) && worked(state, Phase.AFTER, function))
+                .count();
+        long mended = profile.functions().stream()
+                .filter(function ->
+                        answered(state, Phase.BEFORE, function, Answer.FAIL) && worked(state, Phase.AFTER, function))
+                .count();
+        String first = before == 0
+                ? ""
+                : (before == still ? "All " + before : still + " of " + before) + " that worked before work now";
+        String more = mended == 0 ? "" : mended + " that did not, too";
+        String all = Stream.of(first, more).filter(words -> !words.isEmpty()).collect(Collectors.joining(", "));
+        return all.isEmpty() ? "Goes back as it came" : all;
+    }
+
     private static Incident incident(DamageState.Noted noted, JobState state, FactWords words) {
         Optional<Given> looked = state.check("test.after-" + noted.seq());
         boolean sound = looked.filter(given -> given.answer() == Answer.PASS && given.reason() == null)
@@ -188,8 +212,12 @@ public record JobRecord(
     }
 
     private static boolean worked(JobState state, Phase phase, Function function) {
+        return answered(state, phase, function, Answer.PASS);
+    }
+
+    private static boolean answered(JobState state, Phase phase, Function function, Answer answer) {
         return state.function(phase, function.id())
-                .filter(g -> g.answer() == Answer.PASS)
+                .filter(given -> given.answer() == answer)
                 .isPresent();
     }
 

@@ -1,5 +1,6 @@
 package ridgefall.core.prove;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,9 @@ public record ProveState(
         Optional<Tested> sealTested,
         List<Signature> signatures,
         Optional<Heard> heardBack) {
+    /** After that long the owner knows how it is. */
+    public static final Duration AT_HOME = Duration.ofDays(7);
+
     static final ProveState NOTHING =
             new ProveState(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), Optional.empty());
 
