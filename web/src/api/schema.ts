@@ -228,6 +228,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/touch/{task}/by-rig": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["byRig"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/copies/{partId}/file": {
     parameters: {
       query?: never;
@@ -436,6 +452,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs/{jobId}/touch/by-hand": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["squares"];
+    put?: never;
+    post: operations["tried_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/jobs/{jobId}/runs/{seq}/log": {
     parameters: {
       query?: never;
@@ -558,6 +590,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations["propose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/charge/level": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["level"];
     delete?: never;
     options?: never;
     head?: never;
@@ -828,6 +876,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["traySheet"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/jobs/{jobId}/touch/by-hand/sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["sheet"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1701,7 +1765,8 @@ export interface components {
         | "HUMIDITY"
         | "PRESSURE"
         | "DISPLACEMENT"
-        | "CARD";
+        | "CARD"
+        | "TOUCH";
       place: string;
       query: string;
     };
@@ -1741,7 +1806,8 @@ export interface components {
         | "HUMIDITY"
         | "PRESSURE"
         | "DISPLACEMENT"
-        | "CARD";
+        | "CARD"
+        | "TOUCH";
       unit: string;
     };
     RunKind: {
@@ -2023,6 +2089,17 @@ export interface components {
       /** Format: date-time */
       openUntil: string;
     };
+    Cell: {
+      /** Format: int32 */
+      column: number;
+      /** Format: int32 */
+      row: number;
+    };
+    SquaresTried: {
+      /** Format: uuid */
+      commandId: string;
+      silent: components["schemas"]["Cell"][];
+    };
     Taken: {
       /** Format: int32 */
       readings: number;
@@ -2186,6 +2263,12 @@ export interface components {
     Proposal: {
       what: string;
       found: string;
+    };
+    LevelRead: {
+      /** Format: uuid */
+      commandId: string;
+      /** Format: double */
+      percent: number;
     };
     AttachmentView: {
       /** Format: uuid */
@@ -2722,12 +2805,6 @@ export interface components {
       who: string;
       choice: components["schemas"]["ChoiceView"];
     };
-    Cell: {
-      /** Format: int32 */
-      column: number;
-      /** Format: int32 */
-      row: number;
-    };
     LookView: {
       /** @enum {string} */
       look: "PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA";
@@ -2764,6 +2841,7 @@ export interface components {
       done: boolean;
       /** Format: int32 */
       samples: number;
+      byRig: boolean;
     };
     TouchView: {
       stepId: string | null;
@@ -2780,7 +2858,17 @@ export interface components {
       plugs: components["schemas"]["TouchPlugView"][];
       findings: components["schemas"]["TouchFindingView"][];
       looks: components["schemas"]["LookView"][];
+      touchAsked: boolean;
+      rig: string | null;
       works: boolean | null;
+    };
+    TouchSquaresView: {
+      /** Format: int32 */
+      columns: number;
+      /** Format: int32 */
+      rows: number;
+      /** Format: double */
+      aspect: number;
     };
     TestPlanView: {
       /** Format: double */
@@ -3018,7 +3106,8 @@ export interface components {
         | "HUMIDITY"
         | "PRESSURE"
         | "DISPLACEMENT"
-        | "CARD";
+        | "CARD"
+        | "TOUCH";
       unit: string;
       place: string;
       /** Format: int32 */
@@ -3506,7 +3595,8 @@ export interface components {
         | "HUMIDITY"
         | "PRESSURE"
         | "DISPLACEMENT"
-        | "CARD";
+        | "CARD"
+        | "TOUCH";
       unit: string;
       place: string;
       /** Format: double */
@@ -3682,6 +3772,8 @@ export interface components {
       volts: number;
       /** Format: double */
       amps: number;
+      /** Format: double */
+      celsius: number | null;
     };
     ChargeView: {
       curve: components["schemas"]["ChargePointView"][];
@@ -5987,6 +6079,27 @@ export interface operations {
       };
     };
   };
+  byRig: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+        task: "SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST";
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   file: {
     parameters: {
       query?: never;
@@ -6528,6 +6641,54 @@ export interface operations {
       };
     };
   };
+  squares: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TouchSquaresView"];
+        };
+      };
+    };
+  };
+  tried_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SquaresTried"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
   log: {
     parameters: {
       query?: never;
@@ -6847,6 +7008,32 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  level: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LevelRead"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
       };
     };
   };
@@ -7247,6 +7434,30 @@ export interface operations {
     };
   };
   traySheet: {
+    parameters: {
+      query?: {
+        format?: "SVG" | "PDF" | "DXF";
+      };
+      header?: never;
+      path: {
+        jobId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
+  sheet: {
     parameters: {
       query?: {
         format?: "SVG" | "PDF" | "DXF";
@@ -8309,11 +8520,17 @@ export const pathsApiJobsJobIdTouchTaskGetParametersPathTaskValues: ReadonlyArra
 export const pathsApiJobsJobIdTouchTaskPutParametersPathTaskValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}"]["put"]["parameters"]["path"]["task"]
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
+export const pathsApiJobsJobIdTouchTaskByRigPutParametersPathTaskValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/{task}/by-rig"]["put"]["parameters"]["path"]["task"]
+> = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const pathsApiJobsJobIdAttachmentsPostParametersQueryKindValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/attachments"]["post"]["parameters"]["query"]["kind"]
 > = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const pathsApiJobsJobIdTraySheetGetParametersQueryFormatValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/tray-sheet"]["get"]["parameters"]["query"]["format"]
+> = ["SVG", "PDF", "DXF"];
+export const pathsApiJobsJobIdTouchByHandSheetGetParametersQueryFormatValues: ReadonlyArray<
+  FlattenedDeepRequired<paths>["/api/jobs/{jobId}/touch/by-hand/sheet"]["get"]["parameters"]["query"]["format"]
 > = ["SVG", "PDF", "DXF"];
 export const pathsApiJobsJobIdStripSheetGetParametersQuerySchoolValues: ReadonlyArray<
   FlattenedDeepRequired<paths>["/api/jobs/{jobId}/strip-sheet"]["get"]["parameters"]["query"]["school"]
@@ -8365,10 +8582,30 @@ export const standingRoleValues: ReadonlyArray<
 > = ["DESK", "TECHNICIAN", "LEAD"];
 export const channelQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Channel"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
+> = [
+  "TEMPERATURE",
+  "CURRENT",
+  "VOLTAGE",
+  "IRRADIANCE",
+  "HUMIDITY",
+  "PRESSURE",
+  "DISPLACEMENT",
+  "CARD",
+  "TOUCH",
+];
 export const quantityViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["QuantityView"]["id"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
+> = [
+  "TEMPERATURE",
+  "CURRENT",
+  "VOLTAGE",
+  "IRRADIANCE",
+  "HUMIDITY",
+  "PRESSURE",
+  "DISPLACEMENT",
+  "CARD",
+  "TOUCH",
+];
 export const givenSourceKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenSource"]["kind"]
 > = ["PLATE", "PRINTER_BED", "COMPLIANT_PAD", "REUSABLE_PAD", "HOT_AIR", "HAIR_DRYER"];
@@ -8656,7 +8893,17 @@ export const zoneViewFoundAnyOf0Values: ReadonlyArray<
 > = ["NOTHING", "DUST", "HAIR", "PRINT", "SPLINTER"];
 export const channelViewQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChannelView"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
+> = [
+  "TEMPERATURE",
+  "CURRENT",
+  "VOLTAGE",
+  "IRRADIANCE",
+  "HUMIDITY",
+  "PRESSURE",
+  "DISPLACEMENT",
+  "CARD",
+  "TOUCH",
+];
 export const evidenceViewPhaseValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["EvidenceView"]["phase"]
 > = ["BEFORE", "OPEN", "AFTER"];
@@ -8697,7 +8944,17 @@ export const exportedEntryRoleValues: ReadonlyArray<
 > = ["DESK", "TECHNICIAN", "LEAD"];
 export const exportedReadingQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ExportedReading"]["quantity"]
-> = ["TEMPERATURE", "CURRENT", "VOLTAGE", "IRRADIANCE", "HUMIDITY", "PRESSURE", "DISPLACEMENT", "CARD"];
+> = [
+  "TEMPERATURE",
+  "CURRENT",
+  "VOLTAGE",
+  "IRRADIANCE",
+  "HUMIDITY",
+  "PRESSURE",
+  "DISPLACEMENT",
+  "CARD",
+  "TOUCH",
+];
 export const chanceViewSourceValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChanceView"]["source"]
 > = ["MEASURED_HERE", "COMPUTED", "COMMON_PRACTICE", "DISPUTED"];

@@ -1,11 +1,16 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
+import { useSubmit } from "@/api/useSubmit";
 import { useOffered } from "@/job/offered";
 import type { PanelProps } from "@/job/panel";
+import { newId } from "@/live/outbox";
 import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { Field } from "@/ui/Field";
+import { ProblemNote } from "@/ui/ProblemNote";
 
 type Charge = Schemas["ChargeView"];
 
@@ -50,6 +55,7 @@ export function ChargePanel({
         ) : latest && charge.runs ? (
           <p className="digits text-5xl leading-none font-bold">
             {latest.amps.toFixed(2)} A · {latest.volts.toFixed(2)} V
+            {latest.celsius !== null && ` · ${say(`{t:${latest.celsius.toFixed(1)}}`, units)}`}
           </p>
         ) : (
           <p className="text-3xl font-bold">Does it charge?</p>
@@ -64,6 +70,7 @@ export function ChargePanel({
             : "Charger, meter, cable, device; screen awake. A minute of its current tells whether it charges, and whether its board starts, picture or none."}
         </p>
       )}
+      {charge.verdict === "LITTLE" && !job.closed && <Level jobId={job.id} />}
       {start && !charge.runs && !job.closed && (
         <div>
           <Button
@@ -79,6 +86,42 @@ export function ChargePanel({
         Never left alone, never on a dented or swollen cell; hot, hissing or smelling: off, away, outside.
       </p>
     </div>
+  );
+}
+
+/** A cell that is nearly full takes little, and a weak one too: what the device shows tells. */
+function Level({ jobId }: { jobId: string }) {
+  const client = useQueryClient();
+  const [percent, setPercent] = useState("");
+  const take = useSubmit(async () => {
+    unwrap(
+      await api.POST("/api/jobs/{jobId}/charge/level", {
+        params: { path: { jobId } },
+        body: { commandId: newId(), percent: Number(percent.replace(",", ".")) },
+      }),
+    );
+    await client.invalidateQueries({ queryKey: keys.job(jobId) });
+  });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void take.submit(undefined);
+      }}
+    >
+      <Field
+        id="percent"
+        label="Its level, %"
+        inputMode="numeric"
+        value={percent}
+        onChange={(event) => setPercent(event.target.value)}
+      />
+      <Button type="submit" look="lamp" disabled={take.busy || percent.trim() === ""}>
+        Take it
+      </Button>
+      {take.problem && <ProblemNote problem={take.problem} />}
+    </form>
   );
 }
 

@@ -10,6 +10,7 @@ import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { ByHand } from "./ByHand";
 import { TraceFile } from "./TraceFile";
 
 type Touch = Schemas["TouchView"];
@@ -57,10 +58,26 @@ export function TouchPanel({
     setLink(null);
     await again();
   });
+  const [rigAt, setRigAt] = useState<string | null>(null);
+  const rig = useSubmit(async () => {
+    try {
+      for (const { task, words } of touch.tasks.filter((one) => one.byRig)) {
+        setRigAt(words);
+        unwrap(
+          await api.PUT("/api/jobs/{jobId}/touch/{task}/by-rig", {
+            params: { path: { jobId: job.id, task } },
+          }),
+        );
+        await again();
+      }
+    } finally {
+      setRigAt(null);
+    }
+  });
   const begun = touch.looks.length > 0 || touch.tasks.some((task) => task.done || task.samples > 0);
   const done = touch.tasks.some((task) => task.done);
   const failed = touch.looks.find((look) => look.works === false);
-  const problem = open.problem ?? end.problem;
+  const problem = open.problem ?? end.problem ?? rig.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-1">
@@ -156,6 +173,12 @@ export function TouchPanel({
                 Call it off
               </Button>
             )}
+            {touch.stepId !== null && touch.rig !== null && (
+              <Button disabled={rig.busy} onClick={() => void rig.submit(undefined)}>
+                {rigAt ? `${touch.rig}: ${rigAt}` : "By the rig"}
+              </Button>
+            )}
+            {touch.touchAsked && !begun && <ByHand jobId={job.id} />}
             {touch.stepId !== null && <TraceFile jobId={job.id} tasks={touch.tasks} />}
           </div>
         )}

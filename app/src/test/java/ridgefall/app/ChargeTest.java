@@ -99,6 +99,30 @@ class ChargeTest {
     }
 
     @Test
+    void itsLevelTellsWhetherLittleIsFullOrWeak() {
+        UUID job = watched(s -> 0.2);
+        Answer beyond = ansa.send("POST", level(job), read(120));
+        assertThat(beyond.status()).isEqualTo(400);
+        assertThat(beyond.raw().body()).contains("percent", "120", "0 to 100");
+        assertThat(ansa.send("POST", level(job), read(55)).status()).isEqualTo(201);
+        assertThat(ansa.get("/api/jobs/" + job).raw().body()).contains("at 55 %: it is weak");
+        assertThat(ansa.get("/api/jobs/" + job).text("nextStepId")).startsWith("test.fault.charge.");
+        UUID full = watched(s -> 0.2);
+        assertThat(ansa.send("POST", level(full), read(97)).status()).isEqualTo(201);
+        assertThat(ansa.get("/api/jobs/" + full).raw().body()).contains("at 97 %: it is full");
+        UUID plain = watched(s -> 1.2);
+        assertThat(ansa.send("POST", level(plain), read(97)).status()).isEqualTo(400);
+    }
+
+    private static String level(UUID job) {
+        return "/api/jobs/" + job + "/charge/level";
+    }
+
+    private static Map<String, Object> read(int percent) {
+        return Map.of("commandId", UUID.randomUUID(), "percent", percent);
+    }
+
+    @Test
     void withoutAMeterAHandTells() {
         UUID job = ansa.openJob();
         ansa.skipTo(job, "open.charge");

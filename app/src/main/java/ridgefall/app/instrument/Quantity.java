@@ -12,7 +12,9 @@ public enum Quantity {
     PRESSURE("kPa", 0, 2000),
     DISPLACEMENT("mm", -100, 100),
     /** Whether a reader sees a card: 1 for one that answers, 0 for none. */
-    CARD("cards", 0, 1);
+    CARD("cards", 0, 1),
+    /** Whether a device lies under a touch rig's finger: 1 for one that does, 0 for none. */
+    TOUCH("devices", 0, 1);
 
     static final double CARD_ANSWERS = 0.5;
 
@@ -34,6 +36,9 @@ public enum Quantity {
     String words(double value) {
         if (this == CARD) {
             return value >= CARD_ANSWERS ? "card answers" : "nothing answers";
+        }
+        if (this == TOUCH) {
+            return value >= CARD_ANSWERS ? "a device under its finger" : "nothing under its finger";
         }
         return this == TEMPERATURE
                 ? String.format(Locale.ROOT, "{t:%.1f}", value)

@@ -2,33 +2,41 @@ package ridgefall.app.instrument;
 
 import ridgefall.core.fault.FaultFact.FaultChecked;
 import ridgefall.core.gate.Course;
+import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.profile.ProfileDocument.Kind;
 
 /**
  * A charger, its cable and the device on it. Whoever said at intake that it charges weakly has a contact that is not home: until it is
- * reseated, it starts over and over.
+ * reseated, it starts over and over. One that was brought in for getting hot does so on the charger too.
  *
  * @param usualA what it draws once it has begun; 0 for no device
  */
-record StandInCharge(double usualA, boolean contactLoose) {
-    static final StandInCharge NONE = new StandInCharge(0, false);
+record StandInCharge(double usualA, boolean contactLoose, boolean getsHot) {
+    static final StandInCharge NONE = new StandInCharge(0, false, false);
 
     private static final double SUPPLY_V = 5.12;
     private static final double CABLE_OHM = 0.08;
     private static final double TABLET_A = 1.6;
     private static final double WATCH_A = 0.22;
 
+    /** Warmer than the room in the end: a cell that takes its charge well, and one that does not. */
+    private static final double WARM_K = 6;
+
+    private static final double HOT_K = 40;
+    private static final double WARMS_S = 40;
+
     /** So often it falls off while its contact is loose, s. */
     private static final double FALLS_EVERY_S = 9;
 
     static StandInCharge of(Course course) {
         boolean watch = course.profile().document().kind() == Kind.WATCH;
-        boolean weak = IntakeState.of(course.state()).opened().fault().contains("weak charge");
+        String fault = IntakeState.of(course.state()).opened().fault();
+        boolean weak = fault.contains("weak charge");
         boolean reseated = course.journal().stream()
                 .anyMatch(entry -> entry.fact() instanceof FaultChecked checked
                         && checked.faultCheckId().equals("reseat"));
-        return new StandInCharge(watch ? WATCH_A : TABLET_A, weak && !reseated);
+        return new StandInCharge(watch ? WATCH_A : TABLET_A, weak && !reseated, fault.contains("gets hot"));
     }
 
     double amps(double seconds) {
@@ -42,5 +50,11 @@ record StandInCharge(double usualA, boolean contactLoose) {
 
     double volts(double seconds) {
         return SUPPLY_V - CABLE_OHM * amps(seconds);
+    }
+
+    /** Of its back, over its cell. */
+    double celsius(double seconds) {
+        double warmer = usualA == 0 ? 0 : getsHot ? HOT_K : WARM_K;
+        return HeatQuestion.USUAL_ROOM_C + warmer * (1 - Math.exp(-Math.max(0, seconds) / WARMS_S));
     }
 }

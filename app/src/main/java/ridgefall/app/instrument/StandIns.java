@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.ToDoubleBiFunction;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -44,7 +45,8 @@ import ridgefall.core.test.ChargeTrace;
 
 /**
  * Instruments that are not there: a plate with a sensor in its face, a thermometer with two thermocouples, both
- * beside Plate 1, a payment reader, a radiometer, a dial gauge, a leak tester and a USB power meter, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
+ * beside Plate 1, a payment reader, a radiometer, a dial gauge, a leak tester and a USB
+ * power meter with a thermocouple and a touch rig, speaking SCPI over TCP on loopback like real ones. What they say comes from a bench whose truth no plan
  * knows.
  */
 @Component
@@ -79,6 +81,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private ServerSocket gauge;
     private ServerSocket tester;
     private ServerSocket meter;
+    private ServerSocket rig;
+    private volatile StandInRig under = StandInRig.TABLET;
 
     StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
@@ -96,6 +100,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
         gauge = open();
         tester = open();
         meter = open();
+        rig = open();
         String host = plate.getInetAddress().getHostAddress();
         instruments.put(new Instrument(
                 "stand-in-plate",
@@ -158,7 +163,17 @@ class StandIns implements ApplicationRunner, DisposableBean {
                 null,
                 List.of(
                         new Channel(Quantity.CURRENT, "cable", "MEAS:CURR?"),
-                        new Channel(Quantity.VOLTAGE, "cable", "MEAS:VOLT?"))));
+                        new Channel(Quantity.VOLTAGE, "cable", "MEAS:VOLT?"),
+                        new Channel(Quantity.TEMPERATURE, "back", "MEAS:TEMP? (@301)"))));
+        instruments.put(new Instrument(
+                "stand-in-touch-rig",
+                "Touch rig (stand-in)",
+                host,
+                rig.getLocalPort(),
+                Instruments.NO_RUN,
+                null,
+                List.of(new Channel(Quantity.TOUCH, "under its finger", "TOUC:DEV?"))));
+        talking.execute(() -> accept(rig));
         talking.execute(() -> accept(meter));
         talking.execute(() -> accept(gauge));
         talking.execute(() -> accept(tester));
@@ -189,8 +204,13 @@ class StandIns implements ApplicationRunner, DisposableBean {
                         new BufferedReader(new InputStreamReader(caller.getInputStream(), StandardCharsets.US_ASCII));
                 OutputStream out = caller.getOutputStream()) {
             for (String query = in.readLine(); query != null; query = in.readLine()) {
-                out.write((answer(query.strip()) + "\n").getBytes(StandardCharsets.US_ASCII));
-                out.flush();
+                if (query.startsWith("TOUC:FACE ")) {
+                    String[] mm = query.substring("TOUC:FACE ".length()).split(",");
+                    under = new StandInRig(Double.parseDouble(mm[0]), Double.parseDouble(mm[1]));
+                } else {
+                    out.write((answer(query.strip()) + "\n").getBytes(StandardCharsets.US_ASCII));
+                    out.flush();
+                }
             }
         } catch (IOException e) {
             LOG.debug("stand-in: {}", e.getMessage());
@@ -198,7 +218,14 @@ class StandIns implements ApplicationRunner, DisposableBean {
     }
 
     private String answer(String query) {
+        if (query.startsWith("TOUC:TRAC? ")) {
+            String csv = under.trace(query.substring("TOUC:TRAC? ".length()));
+            String length = String.valueOf(csv.length());
+            return "#" + length.length() + length + csv;
+        }
         return switch (query) {
+            case "TOUC:DEV?" -> "1";
+            case "TOUC:SCR?" -> under.screen();
             case "*IDN?" -> "Ridgefall,stand-in,0,1";
             case "UNIT:TEMP?" -> "C";
             case "MEAS:TEMP? (@101)" -> number(device(Surface.FRAME));
@@ -211,8 +238,9 @@ class StandIns implements ApplicationRunner, DisposableBean {
             case "MEAS:DISP?" -> number(ON_ITS_PLACE_MM);
             case "MEAS:PRES?" -> number(chamber(true));
             case "MEAS:TEMP? (@201)" -> number(chamber(false));
-            case "MEAS:CURR?" -> number(charge(false));
-            case "MEAS:VOLT?" -> number(charge(true));
+            case "MEAS:CURR?" -> number(charge(StandInCharge::amps));
+            case "MEAS:VOLT?" -> number(charge(StandInCharge::volts));
+            case "MEAS:TEMP? (@301)" -> number(charge(StandInCharge::celsius));
             default -> "";
         };
     }
@@ -233,13 +261,12 @@ class StandIns implements ApplicationRunner, DisposableBean {
         return pressure ? chamber.kPa(seconds) : chamber.celsius(seconds);
     }
 
-    /** What goes through the cable: nothing until a device hangs on it to be watched. */
-    private double charge(boolean volts) {
+    /** What hangs on the cable: nothing until a device is watched on it. */
+    private double charge(ToDoubleBiFunction<StandInCharge, Double> what) {
         Optional<Run> watched = readings.latest(ChargeTrace.CHARGING.id());
-        StandInCharge charge =
-                watched.map(run -> StandInCharge.of(jobs.course(run.jobId()))).orElse(StandInCharge.NONE);
-        double seconds = watched.map(this::since).orElse(0.0);
-        return volts ? charge.volts(seconds) : charge.amps(seconds);
+        return what.applyAsDouble(
+                watched.map(run -> StandInCharge.of(jobs.course(run.jobId()))).orElse(StandInCharge.NONE),
+                watched.map(this::since).orElse(0.0));
     }
 
     /** A ring that is thinner than it should be: squeezed just enough by the caliper, and yet it leaks. */
@@ -287,7 +314,8 @@ class StandIns implements ApplicationRunner, DisposableBean {
     @Override
     public void destroy() throws IOException {
         talking.shutdownNow();
-        for (ServerSocket server : new ServerSocket[] {plate, thermometer, reader, radiometer, gauge, tester, meter}) {
+        for (ServerSocket server :
+                new ServerSocket[] {plate, thermometer, reader, radiometer, gauge, tester, meter, rig}) {
             if (server != null) {
                 server.close();
             }

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.springframework.web.util.UriComponentsBuilder;
+import ridgefall.app.instrument.TouchRigs;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.reach.BenchNetwork;
 import ridgefall.app.reach.BenchNetwork.Door;
@@ -36,6 +37,7 @@ import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Step;
+import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.test.Look;
 import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
@@ -56,13 +58,16 @@ class TouchController {
     private final Jobs jobs;
     private final TouchProofs proofs;
     private final TouchVerdicts verdicts;
+    private final TouchRigs rigs;
     private final BenchNetwork network;
     private final Clock clock;
 
-    TouchController(Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, BenchNetwork network, Clock clock) {
+    TouchController(
+            Jobs jobs, TouchProofs proofs, TouchVerdicts verdicts, TouchRigs rigs, BenchNetwork network, Clock clock) {
         this.jobs = jobs;
         this.proofs = proofs;
         this.verdicts = verdicts;
+        this.rigs = rigs;
         this.network = network;
         this.clock = clock;
     }
@@ -77,7 +82,8 @@ class TouchController {
             @Schema(nullable = true) Boolean works,
             List<TouchPointView> spots) {}
 
-    record TouchTaskView(Task task, String words, boolean done, int samples) {}
+    /** @param byRig whether a rig can do it, and it is needed */
+    record TouchTaskView(Task task, String words, boolean done, int samples, boolean byRig) {}
 
     /** @param at where, as shares of the screen's width and height; none for cells, which are silent */
     record TouchFindingView(Weight weight, String words, List<TouchPointView> at) {}
@@ -92,6 +98,8 @@ class TouchController {
 
     /**
      * @param stepId what it would prove next; null where its browser can tell nothing of that
+     * @param touchAsked whether that is the touch
+     * @param rig of the bench; null where it has none
      * @param openUntil null while no link is open
      * @param works what would be recorded; null while something is doubtful or not done
      */
@@ -107,6 +115,8 @@ class TouchController {
             List<TouchPlugView> plugs,
             List<TouchFindingView> findings,
             List<LookView> looks,
+            boolean touchAsked,
+            @Schema(nullable = true) String rig,
             @Schema(nullable = true) Boolean works) {}
 
     /**
@@ -174,7 +184,8 @@ class TouchController {
                                 verdict.done().contains(task),
                                 traces.containsKey(task)
                                         ? traces.get(task).samples().size()
-                                        : 0))
+                                        : 0,
+                                TouchProof.NEEDED.contains(task)))
                         .toList(),
                 aspect,
                 grid.map(TouchGrid::columns).orElse(0),
@@ -186,6 +197,8 @@ class TouchController {
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),
                 looks(jobId, course),
+                course.next().flatMap(TouchVerdicts::asked).isPresent(),
+                rigs.name().orElse(null),
                 verdict.works().orElse(null));
     }
 
@@ -242,6 +255,23 @@ class TouchController {
             @RequestParam double heightPx,
             @RequestBody String csv,
             @AuthenticationPrincipal SignedIn who) {
+        keep(jobId, task, widthPx, heightPx, csv, who);
+    }
+
+    /** The same from a touch rig, once it is done with it: for a device whose browser tells nothing. */
+    @PutMapping("/{task}/by-rig")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void byRig(@PathVariable UUID jobId, @PathVariable Task task, @AuthenticationPrincipal SignedIn who) {
+        DeviceProfile profile = jobs.course(jobId).profile();
+        double borderMm = profile.document().border().everywhereMm();
+        TouchRigs.Told told = rigs.run(
+                task.name(),
+                profile.edge().widthMm() - 2 * borderMm,
+                profile.edge().heightMm() - 2 * borderMm);
+        keep(jobId, task, told.widthPx(), told.heightPx(), told.csv(), who);
+    }
+
+    private void keep(UUID jobId, Task task, double widthPx, double heightPx, String csv, SignedIn who) {
         Course course = jobs.course(jobId);
         TouchScreens.of(course.profile(), widthPx, heightPx);
         List<double[]> samples = TouchTraceFile.read(csv);

@@ -19,8 +19,15 @@ final class TouchTraceFile {
         return CsvFile.answer(name, COLUMNS, samples, s -> List.of(s.ms(), s.xPx(), s.yPx(), s.contact()));
     }
 
-    /** @throws NotAllowed naming line, field, value and what is allowed */
+    /**
+     * Of nothing touched, as it should be with the hands off, there is the head alone.
+     *
+     * @throws NotAllowed naming line, field, value and what is allowed
+     */
     static List<double[]> read(String text) {
+        if (text.strip().equals(String.join(",", COLUMNS))) {
+            return List.of();
+        }
         CsvFile<double[]> file = CsvFile.read(text, COLUMNS, MOST, (line, row) -> {
             double[] one = new double[COLUMNS.size()];
             for (int i = 0; i < one.length; i++) {

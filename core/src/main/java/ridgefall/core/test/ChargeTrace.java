@@ -7,6 +7,7 @@ import ridgefall.core.job.Checks;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.profile.ProfileDocument.Kind;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
 
 /**
  * What a meter between charger and device read while it charges: volts and amperes since it was plugged in. Whether it is as it should be
@@ -192,11 +193,7 @@ public record ChargeTrace(List<Sample> samples, boolean watch) {
     }
 
     public String words() {
-        List<Sample> settled = settled();
-        double amps = median(lastHalf(settled.stream().mapToDouble(Sample::amps).toArray()));
-        double volts =
-                median(lastHalf(settled.stream().mapToDouble(Sample::volts).toArray()));
-        String read = String.format(Locale.ROOT, "%.2f A at %.2f V", amps, volts);
+        String read = read();
         return switch (verdict()) {
             case NO_POWER -> "no voltage arrives: charger or cable";
             case NOTHING -> "nothing is drawn, " + read;
@@ -216,6 +213,36 @@ public record ChargeTrace(List<Sample> samples, boolean watch) {
                                 .max()
                                 .orElseThrow());
         };
+    }
+
+    /** From there on a cell takes less and less, %. */
+    public static final double NEARLY_FULL = 90;
+
+    /** What a trace says that leaves it open, once the device's own level is read. */
+    public record AtLevel(boolean works, String words) {}
+
+    /**
+     * @param percent of its charge, as the device shows it
+     * @throws NotAllowed where it is no level, or where the trace alone tells
+     */
+    public AtLevel at(double percent) {
+        Allowed.between("percent", percent, 0, 100, "%");
+        if (!verdict().open()) {
+            throw new NotAllowed("charge", verdict(), "one that draws little: of others the current tells by itself");
+        }
+        boolean full = percent >= NEARLY_FULL;
+        return new AtLevel(
+                full,
+                "little is drawn, " + read() + ", at " + Math.round(percent) + " %: "
+                        + (full ? "it is full" : "it is weak"));
+    }
+
+    private String read() {
+        List<Sample> settled = settled();
+        double amps = median(lastHalf(settled.stream().mapToDouble(Sample::amps).toArray()));
+        double volts =
+                median(lastHalf(settled.stream().mapToDouble(Sample::volts).toArray()));
+        return String.format(Locale.ROOT, "%.2f A at %.2f V", amps, volts);
     }
 
     private List<Sample> settled() {

@@ -2,12 +2,14 @@ package ridgefall.core.test;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import ridgefall.core.test.TouchTrace.Sample;
 import ridgefall.core.test.TouchTrace.Screen;
 import ridgefall.core.test.TouchTrace.Stroke;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
 
 /** Cells of a screen as large as a fingertip, and which of them ever answered. */
 public final class TouchGrid {
@@ -45,6 +47,22 @@ public final class TouchGrid {
         Allowed.between("cellPx", cellPx, 5, 2000, "px");
         TouchGrid grid = new TouchGrid(sweep.screen(), cellPx);
         sweep.strokes().forEach(grid::take);
+        return grid;
+    }
+
+    /**
+     * Of a screen where all answered but some.
+     *
+     * @throws NotAllowed where a cell is not on it
+     */
+    static TouchGrid answeredBut(Screen screen, List<Cell> silent) {
+        TouchGrid grid = of(screen);
+        Arrays.fill(grid.answered, true);
+        for (Cell cell : silent) {
+            Allowed.between("column", cell.column(), 0, grid.columns - 1, "");
+            Allowed.between("row", cell.row(), 0, grid.rows - 1, "");
+            grid.answered[cell.row() * grid.columns + cell.column()] = false;
+        }
         return grid;
     }
 

@@ -82,7 +82,7 @@ public final class TouchProof {
     /** @param traces what was done so far */
     public static List<TouchFinding> judge(Map<Task, TouchTrace> traces) {
         List<TouchFinding> found = new ArrayList<>();
-        Optional.ofNullable(traces.get(Task.SWEEP)).ifPresent(sweep -> coverage(sweep, found));
+        Optional.ofNullable(traces.get(Task.SWEEP)).ifPresent(sweep -> coverage(TouchGrid.of(sweep), found));
         Optional.ofNullable(traces.get(Task.WATCH)).ifPresent(watch -> ghosts(watch, found));
         Optional.ofNullable(traces.get(Task.FINGERS))
                 .flatMap(TouchProof::fingers)
@@ -137,8 +137,7 @@ public final class TouchProof {
                         .toList();
     }
 
-    private static void coverage(TouchTrace sweep, List<TouchFinding> found) {
-        TouchGrid grid = TouchGrid.of(sweep);
+    static void coverage(TouchGrid grid, List<TouchFinding> found) {
         List<Cell> lone = new ArrayList<>();
         for (List<Cell> patch : grid.patches()) {
             if (patch.size() >= DEAD_CELLS) {

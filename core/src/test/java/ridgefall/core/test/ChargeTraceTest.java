@@ -1,6 +1,7 @@
 package ridgefall.core.test;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -55,6 +56,17 @@ class ChargeTraceTest {
                 .as("0.9 W: full, or weak")
                 .isEqualTo(Verdict.LITTLE);
         assertThat(tablet(s -> 5.1, s -> s % 12 < 8 ? 0.7 : 0.03).verdict()).isEqualTo(Verdict.STARTS_OVER);
+    }
+
+    @Test
+    void theLevelTellsAFullCellFromAWeakOne() {
+        ChargeTrace little = tablet(s -> 5.1, s -> 0.18);
+        assertThat(little.at(90).works()).isTrue();
+        assertThat(little.at(96).words()).isEqualTo("little is drawn, 0.18 A at 5.10 V, at 96 %: it is full");
+        assertThat(little.at(89).works()).isFalse();
+        assertThat(little.at(40).words()).endsWith("at 40 %: it is weak");
+        assertThatThrownBy(() -> little.at(101)).hasMessageContaining("percent");
+        assertThatThrownBy(() -> tablet(s -> 5, s -> 1).at(40)).hasMessageContaining("CHARGES");
     }
 
     @Test
