@@ -8,6 +8,7 @@ import { useEdge } from "@/edge/useEdge";
 import { useDecision } from "@/decide/useDecision";
 import { answered, filled } from "@/job/filled";
 import type { PanelProps } from "@/job/panel";
+import { TouchPanel, useTouch } from "@/test/TouchPanel";
 import { useUnits } from "@/session/useSession";
 import { say, typed } from "@/units/units";
 import { Button } from "@/ui/Button";
@@ -37,8 +38,27 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
   const decision = useDecision(job.id, job.seq);
   const [tool, setTool] = useState<Tool>("CRACK");
   const [place, setPlace] = useState("");
+  const [proving, setProving] = useState(false);
+  const touch = useTouch(job.id, job.seq).data;
+  const provable = touch !== undefined && touch.stepId !== null && touch.stepId === job.nextStepId;
   const marks = edge?.marks ?? [];
   const { board } = job;
+  if (proving && provable) {
+    return (
+      <TouchPanel
+        job={job}
+        touch={touch}
+        otherwise={
+          <div className="m-auto grid justify-items-start gap-3">
+            <p className="text-lg leading-snug">
+              What it does now is kept: after the repair it is said what was so before.
+            </p>
+            <Button onClick={() => setProving(false)}>Back to where it is broken</Button>
+          </div>
+        }
+      />
+    );
+  }
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <div className="flex items-start gap-4">
@@ -48,6 +68,11 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
         <div className="text-right">
           <OwnerNote jobId={job.id} />
         </div>
+        {provable && !job.closed && (
+          <Button onClick={() => setProving(true)} look="quiet" className="underline">
+            Prove it on itself
+          </Button>
+        )}
         <Link to={`/jobs/${job.id}/tag`} className="min-h-11 px-2 py-2 underline">
           Print the tag
         </Link>

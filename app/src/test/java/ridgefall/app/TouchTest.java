@@ -249,6 +249,18 @@ class TouchTest {
     }
 
     @Test
+    void whatTheOldFrontDidIsSaidBesideWhatTheNewOneDoes() {
+        UUID job = ansa.openJob();
+        ansa.skipTo(job, "before.touch");
+        tellsAllOf(link(job), "SWEEP", sweep((x, y) -> false));
+        ansa.skipTo(job, "open.touch");
+        tellsAllOf(link(job), "SWEEP", sweep((x, y) -> x > 560 && x < 640));
+        assertThat(seen(job).get("findings").toString()).contains("dead right across", "before: all of these answered");
+        takesWhatLeads(job, "Fails, by its trace");
+        assertThat(ansa.get("/api/jobs/" + job).raw().body()).contains("before: all of these answered");
+    }
+
+    @Test
     void whatIsSentTwiceCountsOnceAndATaskDoneAnewForgetsTheLast() {
         UUID job = atTheTouch();
         String token = link(job);

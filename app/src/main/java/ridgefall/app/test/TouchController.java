@@ -317,6 +317,8 @@ class TouchController {
             at = it.at().stream().map(leap -> point(leap.at(), any)).toList();
         } else if (finding instanceof TouchFinding.LostLines it) {
             at = it.at().stream().map(lost -> point(lost.at(), any)).toList();
+        } else if (finding instanceof TouchFinding.PulledAtEdge it) {
+            at = List.of(point(it.at(), any));
         }
         return new TouchFindingView(finding.weight(), finding.words(), at);
     }

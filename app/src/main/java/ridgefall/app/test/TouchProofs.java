@@ -108,6 +108,17 @@ public class TouchProofs {
                 .optional();
     }
 
+    /** The last that anything came in by before a time. */
+    Optional<Proof> lastBefore(UUID jobId, Instant until) {
+        return jdbc.sql("""
+                        select * from touch_proof where job_id = :job and made_at < :until and width_px is not null
+                        order by made_at desc limit 1""")
+                .param("job", jobId)
+                .param("until", until.atOffset(ZoneOffset.UTC))
+                .query(TouchProofs::proof)
+                .optional();
+    }
+
     /** What a token opens; empty for one that is unknown, over or called off: which of them, nobody is told. */
     Optional<Proof> by(String token) {
         return jdbc.sql("select * from touch_proof where token_hash = :hash")

@@ -1,5 +1,6 @@
 package ridgefall.app.test;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -12,10 +13,12 @@ import org.springframework.stereotype.Component;
 import ridgefall.app.test.TouchProofs.LookTold;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Checks;
+import ridgefall.core.job.Entry;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Step;
+import ridgefall.core.separate.SeparateFact.FrontOpened;
 import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
@@ -70,7 +73,7 @@ class TouchVerdicts {
             grid.ifPresent(it ->
                     words.add("touch proof: " + (it.cells() - it.silent().size()) + " of " + it.cells() + " cells"));
             findings.stream()
-                    .filter(it -> it.weight() == Weight.BAD)
+                    .filter(it -> it.weight() == Weight.BAD || it instanceof TouchFinding.Before && bad())
                     .map(TouchFinding::words)
                     .forEach(words::add);
             String all = String.join("; ", words);
@@ -121,12 +124,27 @@ class TouchVerdicts {
         Map<Task, TouchTrace> over = new EnumMap<>(Task.class);
         over.putAll(traces);
         over.keySet().retainAll(done);
+        List<TouchFinding> findings = new ArrayList<>(TouchProof.judge(over));
+        before(jobId, course, newest).ifPresent(was -> findings.addAll(TouchProof.compared(was, over)));
         return new Verdict(
                 newest.filter(proof -> proof.endedAt() != null || told(course, proof))
                         .isPresent(),
                 traces,
                 done,
                 Optional.ofNullable(traces.get(Task.SWEEP)).map(TouchGrid::of),
-                TouchProof.judge(over));
+                findings);
+    }
+
+    /** What it told with its old front still down, where this is another time. */
+    private Optional<Map<Task, TouchTrace>> before(UUID jobId, Course course, Optional<TouchProofs.Proof> newest) {
+        return JobState.effective(course.journal()).stream()
+                .filter(entry -> entry.fact() instanceof FrontOpened)
+                .map(Entry::happenedAt)
+                .min(Instant::compareTo)
+                .filter(opened ->
+                        newest.filter(it -> it.madeAt().isAfter(opened)).isPresent())
+                .flatMap(opened -> proofs.lastBefore(jobId, opened))
+                .map(proof ->
+                        proofs.traces(proof, TouchScreens.of(course.profile(), proof.widthPx(), proof.heightPx())));
     }
 }

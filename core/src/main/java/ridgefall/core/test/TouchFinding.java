@@ -124,6 +124,35 @@ public sealed interface TouchFinding {
         }
     }
 
+    /**
+     * Near the edge a line is told beside where it was drawn.
+     *
+     * @param mm aside, where it is most
+     * @param doubtful once only, or by little
+     */
+    record PulledAtEdge(Sample at, double mm, boolean doubtful) implements TouchFinding {
+        @Override
+        public Weight weight() {
+            return doubtful ? Weight.DOUBTFUL : Weight.BAD;
+        }
+
+        @Override
+        public String words() {
+            String much = String.format(Locale.ROOT, "{mm:%.1f} aside near the edge", mm);
+            return doubtful
+                    ? "perhaps " + much + ": draw to the edge once more"
+                    : much + ", each time it is drawn there";
+        }
+    }
+
+    /** What the layer that came in did: says whether it was so before. */
+    record Before(String words) implements TouchFinding {
+        @Override
+        public Weight weight() {
+            return Weight.ASIDE;
+        }
+    }
+
     record ShakyHand(Wave wave, double hertz) implements TouchFinding {
         @Override
         public Weight weight() {

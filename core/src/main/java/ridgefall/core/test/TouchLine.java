@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import ridgefall.core.test.TouchTrace.Sample;
 import ridgefall.core.test.TouchTrace.Screen;
@@ -20,8 +21,10 @@ import ridgefall.core.test.TouchTrace.Stroke;
  * @param mmPerS at which it was drawn
  * @param medianMs between samples
  * @param breaks where it was lost or leapt
+ * @param ends how far off its line it was told near the screen's edges; none of a short one
  */
-public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS, double medianMs, List<Break> breaks) {
+public record TouchLine(
+        double lengthMm, double rmsMm, Wave wave, double mmPerS, double medianMs, List<Break> breaks, List<End> ends) {
     private static final double SHORTEST_MM = 2;
     private static final double LONGEST_MM = 20;
 
@@ -39,6 +42,18 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
 
     /** Off the line by that much the finger was elsewhere, not only ahead. */
     private static final double BESIDE_MM = 2;
+
+    /** So near the edge a layer has fewer lines to tell a finger by. */
+    private static final double NEAR_EDGE_MM = 12;
+
+    /** At half a finger's width from the edge the finger itself hangs over it. */
+    private static final double OVER_EDGE_MM = 4;
+
+    /** What of a line lies inside says where it should go on: less of it does not. */
+    private static final double LEAST_INSIDE_MM = 60;
+
+    /** Of an end so much is looked at. */
+    private static final double END_MM = 6;
 
     private static final Wave NONE = new Wave(SHORTEST_MM, 0);
 
@@ -58,6 +73,17 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
      * @param at where it was last
      */
     public record Break(boolean leapt, Sample at, double mm, double ms) {}
+
+    /**
+     * @param at where it ends, near an edge
+     * @param asideMm from where the rest of the line leads
+     * @param screen that it ends on
+     */
+    public record End(Sample at, double asideMm, Screen screen) {
+        double apartMm(End other) {
+            return screen.mm(at.apartPx(other.at));
+        }
+    }
 
     public static TouchLine of(Stroke stroke, Screen screen) {
         return of(stroke, screen, true);
@@ -100,16 +126,60 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
         double medianMs = median(IntStream.range(1, n)
                 .mapToDouble(i -> samples.get(i).ms() - samples.get(i - 1).ms())
                 .toArray());
+        List<End> ends = waves ? ends(samples, screen, along, beside) : List.of();
+        // What bends at its ends only swings nowhere.
+        boolean pulled = ends.stream().anyMatch(end -> end.asideMm() > TouchProof.PERHAPS_PULLED_MM);
+        int[] looked = IntStream.range(0, n)
+                .filter(i -> !pulled || edgeMm(samples.get(i), screen) >= NEAR_EDGE_MM)
+                .toArray();
         return new TouchLine(
                 length,
                 rms,
-                waves ? wave(along, unbent(along, beside), length) : NONE,
+                waves ? wave(only(along, looked), only(beside, looked)) : NONE,
                 seconds <= 0 ? 0 : length / seconds,
                 medianMs,
-                breaks(samples, screen, beside, medianMs));
+                breaks(samples, screen, beside, medianMs),
+                ends);
     }
 
-    private static Wave wave(double[] s, double[] d, double lengthMm) {
+    private static double[] only(double[] values, int[] which) {
+        return IntStream.of(which).mapToDouble(i -> values[i]).toArray();
+    }
+
+    /** Each end that lies near the screen's edge, against the parabola through what lies inside. */
+    private static List<End> ends(List<Sample> samples, Screen screen, double[] along, double[] beside) {
+        int[] inside = IntStream.range(0, along.length)
+                .filter(i -> edgeMm(samples.get(i), screen) >= NEAR_EDGE_MM)
+                .toArray();
+        if (inside.length < LEAST_SAMPLES
+                || Math.abs(along[inside[inside.length - 1]] - along[inside[0]]) < LEAST_INSIDE_MM) {
+            return List.of();
+        }
+        double[] parabola = parabola(only(along, inside), only(beside, inside));
+        return IntStream.of(0, along.length - 1)
+                .filter(end -> edgeMm(samples.get(end), screen) < NEAR_EDGE_MM)
+                .mapToObj(end -> new End(
+                        samples.get(end),
+                        Math.abs(median(IntStream.range(0, along.length)
+                                .filter(i -> Math.abs(along[i] - along[end]) < END_MM
+                                        && edgeMm(samples.get(i), screen) >= OVER_EDGE_MM
+                                        && edgeMm(samples.get(i), screen) < NEAR_EDGE_MM)
+                                .mapToDouble(i -> beside[i] - at(parabola, along[i]))
+                                .toArray())),
+                        screen))
+                .toList();
+    }
+
+    private static double edgeMm(Sample sample, Screen screen) {
+        return screen.mm(Math.min(
+                Math.min(sample.xPx(), screen.widthPx() - sample.xPx()),
+                Math.min(sample.yPx(), screen.heightPx() - sample.yPx())));
+    }
+
+    private static Wave wave(double[] s, double[] beside) {
+        double[] d = unbent(s, beside);
+        double lengthMm =
+                DoubleStream.of(s).max().orElse(0) - DoubleStream.of(s).min().orElse(0);
         Wave strongest = NONE;
         // What comes less than twice on the line is no wave.
         for (double period = SHORTEST_MM; period <= Math.min(LONGEST_MM, lengthMm / 2); period *= STEP) {
@@ -130,6 +200,18 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
 
     /** Without the quadratic that fits it best. */
     private static double[] unbent(double[] s, double[] d) {
+        double[] parabola = parabola(s, d);
+        return IntStream.range(0, d.length)
+                .mapToDouble(i -> d[i] - at(parabola, s[i]))
+                .toArray();
+    }
+
+    private static double at(double[] parabola, double s) {
+        return parabola[0] + parabola[1] * s + parabola[2] * s * s;
+    }
+
+    /** Least squares; nothing where the points lie on one another. */
+    private static double[] parabola(double[] s, double[] d) {
         double[][] m = new double[3][4];
         for (int i = 0; i < s.length; i++) {
             double[] powers = {1, s[i], s[i] * s[i]};
@@ -142,7 +224,7 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
         }
         for (int pivot = 0; pivot < 3; pivot++) {
             if (Math.abs(m[pivot][pivot]) < 1e-12) {
-                return d;
+                return new double[3];
             }
             for (int row = 0; row < 3; row++) {
                 double times = row == pivot ? 0 : m[row][pivot] / m[pivot][pivot];
@@ -151,11 +233,7 @@ public record TouchLine(double lengthMm, double rmsMm, Wave wave, double mmPerS,
                 }
             }
         }
-        double[] left = new double[d.length];
-        for (int i = 0; i < d.length; i++) {
-            left[i] = d[i] - m[0][3] / m[0][0] - m[1][3] / m[1][1] * s[i] - m[2][3] / m[2][2] * s[i] * s[i];
-        }
-        return left;
+        return new double[] {m[0][3] / m[0][0], m[1][3] / m[1][1], m[2][3] / m[2][2]};
     }
 
     /**

@@ -4,21 +4,25 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import ridgefall.core.test.TouchFinding.Before;
 import ridgefall.core.test.TouchFinding.DeadPatch;
 import ridgefall.core.test.TouchFinding.FewFingers;
 import ridgefall.core.test.TouchFinding.Ghosts;
 import ridgefall.core.test.TouchFinding.Leaps;
 import ridgefall.core.test.TouchFinding.LostLines;
 import ridgefall.core.test.TouchFinding.NotProven;
+import ridgefall.core.test.TouchFinding.PulledAtEdge;
 import ridgefall.core.test.TouchFinding.ShakyHand;
 import ridgefall.core.test.TouchFinding.SlowAnswers;
 import ridgefall.core.test.TouchFinding.Wavy;
 import ridgefall.core.test.TouchGrid.Cell;
 import ridgefall.core.test.TouchLine.Break;
+import ridgefall.core.test.TouchLine.End;
 import ridgefall.core.test.TouchLine.Wave;
 import ridgefall.core.test.TouchTrace.Stroke;
 
@@ -49,6 +53,14 @@ public final class TouchProof {
 
     /** Fingers of a hand lie side by side on no less. */
     private static final double HAND_MM = 60;
+
+    /** An edge where a line is told so far aside is seen; the half of it may be the hand. */
+    private static final double PULLED_MM = 2;
+
+    static final double PERHAPS_PULLED_MM = 1.2;
+
+    /** Two lines' ends that are no further apart end at the same place. */
+    private static final double SAME_END_MM = 25;
 
     private TouchProof() {}
 
@@ -115,6 +127,7 @@ public final class TouchProof {
         } else {
             wave(slow, fast).ifPresent(found::add);
         }
+        pulled(Stream.concat(slow.stream(), fast.stream()).toList()).ifPresent(found::add);
         List<Break> breaks =
                 all.stream().flatMap(line -> line.breaks().stream()).toList();
         List<Break> leaps = breaks.stream().filter(Break::leapt).toList();
@@ -125,6 +138,54 @@ public final class TouchProof {
         if (!lost.isEmpty() && !dead) {
             found.add(new LostLines(lost));
         }
+    }
+
+    /** Bad where two lines are pulled at the same place: a hand that slips there does so once. */
+    private static Optional<TouchFinding> pulled(List<TouchLine> lines) {
+        List<End> ends = lines.stream()
+                .flatMap(line -> line.ends().stream())
+                .filter(end -> end.asideMm() > PERHAPS_PULLED_MM)
+                .sorted(Comparator.comparing(End::asideMm).reversed())
+                .toList();
+        Optional<End> twice = ends.stream()
+                .filter(end -> end.asideMm() > PULLED_MM)
+                .filter(end -> ends.stream()
+                        .anyMatch(other ->
+                                other != end && other.asideMm() > PULLED_MM && other.apartMm(end) < SAME_END_MM))
+                .findFirst();
+        return twice.or(() -> ends.stream().findFirst())
+                .map(end -> new PulledAtEdge(end.at(), end.asideMm(), twice.isEmpty()));
+    }
+
+    /** Against what the device told as it came in: whether it was so before. */
+    public static List<TouchFinding> compared(Map<Task, TouchTrace> before, Map<Task, TouchTrace> now) {
+        List<TouchFinding> found = new ArrayList<>();
+        if (before.containsKey(Task.SWEEP) && now.containsKey(Task.SWEEP)) {
+            List<Cell> was = TouchGrid.of(before.get(Task.SWEEP)).silent();
+            List<Cell> is = TouchGrid.of(now.get(Task.SWEEP)).silent();
+            long still = is.stream().filter(was::contains).count();
+            if (!is.isEmpty()) {
+                found.add(new Before("before: "
+                        + (still == 0 ? "all of these" : is.size() - still + " of these " + is.size()) + " answered"));
+            } else if (!was.isEmpty()) {
+                found.add(new Before("before: " + was.size() + " cells did not answer that do now"));
+            }
+        }
+        Wave was = drawn(before);
+        Wave is = drawn(now);
+        if (was != null && is != null && Math.max(was.amplitudeMm(), is.amplitudeMm()) > HEALTHY_MM) {
+            found.add(new Before(String.format(
+                    Locale.ROOT, "before: lines swung {mm:%.2f}, now {mm:%.2f}", was.amplitudeMm(), is.amplitudeMm())));
+        }
+        return found;
+    }
+
+    /** The strongest wave of what was drawn along a ruler; null where nothing was. */
+    private static Wave drawn(Map<Task, TouchTrace> traces) {
+        List<TouchLine> all = Stream.of(Task.LINES_SLOW, Task.LINES_FAST)
+                .flatMap(task -> lines(traces.get(task), true).stream())
+                .toList();
+        return all.isEmpty() ? null : TouchLine.strongest(all);
     }
 
     private static List<TouchLine> lines(TouchTrace trace, boolean waves) {

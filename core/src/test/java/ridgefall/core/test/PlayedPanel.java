@@ -31,6 +31,8 @@ final class PlayedPanel {
         FAINT_WAVE,
         /** 8 to 11 Hz, 0.35 to 0.6 mm. */
         TREMOR,
+        /** Near its edges 3 to 6 mm aside; from 13 mm on inside straight. On a watch there is no inside. */
+        PULLED,
         /** 20 to 33 answers a second. */
         SLOW
     }
@@ -65,6 +67,7 @@ final class PlayedPanel {
             case WAVE -> between(0.3, 0.8);
             case FAINT_WAVE -> between(0.16, 0.24);
             case TREMOR -> between(0.35, 0.6);
+            case PULLED -> between(3, 6);
             default -> 0;
         };
         periodMm = between(3, 12);
@@ -167,6 +170,10 @@ final class PlayedPanel {
             } else if (fault == Fault.TREMOR) {
                 aside += waveMm * Math.sin(2 * Math.PI * shakesHz * i / hertz + begins);
             }
+            if (fault == Fault.PULLED && mostBentMm > 1) {
+                double edgeMm = edgeMm(x0 + share * (x1 - x0), y0 + share * (y1 - y0));
+                aside += waveMm * Math.max(0, Math.min(1, (13 - edgeMm) / 8));
+            }
             if (leapsAt >= 0 && i >= leapsAt && i < leapsAt + 4) {
                 aside += leapsMm;
                 jumps = Math.max(0, jumps - (i == leapsAt ? 1 : 0));
@@ -188,8 +195,12 @@ final class PlayedPanel {
         ms += 400;
     }
 
+    private double edgeMm(double x, double y) {
+        return screen.mm(Math.min(Math.min(x, screen.widthPx() - x), Math.min(y, screen.heightPx() - y)));
+    }
+
     /** Whether its fault has shown: a leap that never came about is none. */
     boolean played() {
-        return jumps == 0 || fault != Fault.JUMP;
+        return (jumps == 0 || fault != Fault.JUMP) && (fault != Fault.PULLED || screen.mm(screen.widthPx()) > 100);
     }
 }

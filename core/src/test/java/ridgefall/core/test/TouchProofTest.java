@@ -148,6 +148,7 @@ class TouchProofTest {
         "JUMP, Leaps",
         "WAVE, Wavy",
         "TREMOR, ShakyHand",
+        "PULLED, PulledAtEdge",
         "SLOW, SlowAnswers",
     })
     void aPlayedFaultIsNamedAsWhatItIs(Fault fault, String name) {
@@ -219,6 +220,35 @@ class TouchProofTest {
         assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4 && x == 6))))
                 .singleElement()
                 .satisfies(it -> assertThat(it.weight()).isEqualTo(Weight.DOUBTFUL));
+    }
+
+    @Test
+    void whatItDidAsItCameInIsSaidBesideWhatItDoesNow() {
+        Screen small = new Screen(960, 960, 10);
+        Map<Task, TouchTrace> whole = Map.of(Task.SWEEP, without(small, (x, y) -> false));
+        Map<Task, TouchTrace> row = Map.of(Task.SWEEP, without(small, (x, y) -> y == 4));
+        Map<Task, TouchTrace> two = Map.of(Task.SWEEP, without(small, (x, y) -> y == 4 || y == 5));
+        assertThat(words(whole, row)).containsExactly("before: all of these answered");
+        assertThat(words(row, two)).containsExactly("before: 10 of these 20 answered");
+        assertThat(words(row, whole)).containsExactly("before: 10 cells did not answer that do now");
+        assertThat(words(whole, whole)).isEmpty();
+    }
+
+    @Test
+    void aWaveIsComparedWithTheOldFrontsOwn() {
+        Map<Task, TouchTrace> well = new PlayedPanel(Fault.HEALTHY, 1).proof();
+        Map<Task, TouchTrace> wavy = new PlayedPanel(Fault.WAVE, 1).proof();
+        assertThat(words(well, wavy))
+                .singleElement()
+                .asString()
+                .matches("before: lines swung \\{mm:0\\.0.}, now \\{mm:0\\.[3-8].}");
+        assertThat(words(well, well)).isEmpty();
+    }
+
+    private static List<String> words(Map<Task, TouchTrace> before, Map<Task, TouchTrace> now) {
+        List<TouchFinding> found = TouchProof.compared(before, now);
+        assertThat(found).allMatch(it -> it.weight() == Weight.ASIDE);
+        return found.stream().map(TouchFinding::words).toList();
     }
 
     private interface Silent {
