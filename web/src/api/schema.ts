@@ -52,6 +52,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/touch/{token}/looks/motion": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["motion"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/touch/{token}/looks/light": {
     parameters: {
       query?: never;
@@ -1619,6 +1635,11 @@ export interface components {
       y: number;
       field: string;
     };
+    MotionBody: {
+      /** Format: double */
+      tiltedDeg: number | null;
+      turned: boolean | null;
+    };
     LightBody: {
       dims: boolean;
     };
@@ -2487,8 +2508,8 @@ export interface components {
       /** Format: double */
       joinedPx: number;
       done: ("SWEEP" | "LINES_SLOW" | "LINES_FAST" | "WATCH" | "FINGERS" | "PEN_SLOW" | "PEN_FAST")[];
-      looks: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA")[];
-      looked: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA")[];
+      looks: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA" | "MOTION")[];
+      looked: ("PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA" | "MOTION")[];
     };
     Row: {
       /** Format: uuid */
@@ -2807,7 +2828,7 @@ export interface components {
     };
     LookView: {
       /** @enum {string} */
-      look: "PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA";
+      look: "PICTURE" | "STYLUS" | "LIGHT" | "SOUND" | "CAMERA" | "MOTION";
       words: string;
       works: boolean | null;
       spots: components["schemas"]["TouchPointView"][];
@@ -5714,6 +5735,30 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["PictureBody"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  motion: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MotionBody"];
       };
     };
     responses: {
@@ -8727,10 +8772,10 @@ export const touchPageViewDoneValues: ReadonlyArray<
 > = ["SWEEP", "LINES_SLOW", "LINES_FAST", "WATCH", "FINGERS", "PEN_SLOW", "PEN_FAST"];
 export const touchPageViewLooksValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looks"]
-> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA", "MOTION"];
 export const touchPageViewLookedValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchPageView"]["looked"]
-> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA", "MOTION"];
 export const rowKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Row"]["kind"]> = [
   "GLASS_WITH_TOUCH",
   "PANEL",
@@ -8854,7 +8899,7 @@ export const timerViewWarmthValues: ReadonlyArray<
 > = ["RISING", "FALLING", "NONE"];
 export const lookViewLookValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LookView"]["look"]
-> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA"];
+> = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA", "MOTION"];
 export const touchFindingViewWeightValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["TouchFindingView"]["weight"]
 > = ["BAD", "DOUBTFUL", "ASIDE"];

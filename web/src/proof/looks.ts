@@ -1,4 +1,4 @@
-import { rise, spread } from "./measures";
+import { rise, spread, tilt, type Vector } from "./measures";
 
 /** What the device is tried for beside its touch layer, in this order. */
 export const LOOKS = [
@@ -10,6 +10,7 @@ export const LOOKS = [
   { id: "LIGHT", title: "Light sensor", words: "A white field. A hand over the top edge: does it dim?" },
   { id: "SOUND", title: "Sound", words: "Three tones, heard by its own microphone where it may listen." },
   { id: "CAMERA", title: "Front camera", words: "Its picture, then a finger on the lens." },
+  { id: "MOTION", title: "Motion", words: "Flat on the bench, then stood upright." },
 ] as const;
 export type Look = (typeof LOOKS)[number]["id"];
 
@@ -33,6 +34,8 @@ const TONE_MS = 700;
 const QUIET_MS = 900;
 
 const CAMERA_MS = 7000;
+const FLAT_MS = 3000;
+const UPRIGHT_MS = 6000;
 
 const element = (tag: string, text: string, className = ""): HTMLElement => {
   const made = document.createElement(tag);
@@ -63,6 +66,8 @@ export function tried(look: Look, root: HTMLElement): Promise<Told> {
       return sound(root);
     case "CAMERA":
       return camera(root);
+    case "MOTION":
+      return motion(root);
   }
 }
 
@@ -262,4 +267,52 @@ function byEye(root: HTMLElement): Promise<Told> {
       choice("None, or not clear", () => told(false)),
     );
   });
+}
+
+/** Asked for by a tap: some browsers tell of motion only then. */
+function motion(root: HTMLElement): Promise<Told> {
+  return new Promise((done) => {
+    const says = element("p", "Lay it flat, picture up, before you begin. Hold its front in place.");
+    const begin = choice("It lies flat", () => {
+      begin.disabled = true;
+      void moved(says).then((pulls) => {
+        if (pulls.length > 0) {
+          done({ tiltedDeg: tilt(pulls), turned: null });
+          return;
+        }
+        says.textContent = "Its browser tells nothing of it. Turn it: does its picture turn with it?";
+        begin.remove();
+        root.append(
+          choice("It turns", () => done({ tiltedDeg: null, turned: true })),
+          choice("It does not", () => done({ tiltedDeg: null, turned: false })),
+        );
+      });
+    });
+    root.replaceChildren(element("h1", "Motion"), says, begin);
+  });
+}
+
+/** Which way it is pulled, as its sensor says; nothing where the browser may not tell. */
+async function moved(says: HTMLElement): Promise<Vector[]> {
+  const pulls: Vector[] = [];
+  const asks = (globalThis as { DeviceMotionEvent?: { requestPermission?: () => Promise<string> } })
+    .DeviceMotionEvent;
+  if (asks?.requestPermission && (await asks.requestPermission().catch(() => "denied")) !== "granted") {
+    return pulls;
+  }
+  const hear = (event: DeviceMotionEvent) => {
+    const pull = event.accelerationIncludingGravity;
+    if (pull && pull.x !== null && pull.y !== null && pull.z !== null) {
+      pulls.push([pull.x, pull.y, pull.z]);
+    }
+  };
+  addEventListener("devicemotion", hear);
+  says.textContent = "Leave it flat …";
+  await waits(FLAT_MS);
+  if (pulls.length > 0) {
+    says.textContent = "Now stand it upright.";
+    await waits(UPRIGHT_MS);
+  }
+  removeEventListener("devicemotion", hear);
+  return pulls;
 }

@@ -26,3 +26,22 @@ export function spread(rgba: ArrayLike<number>): { mean: number; deviation: numb
   const mean = points === 0 ? 0 : sum / points;
   return { mean, deviation: points === 0 ? 0 : Math.sqrt(Math.max(0, squares / points - mean * mean)) };
 }
+
+/** Along its width, its height and out of its picture. */
+export type Vector = readonly [number, number, number];
+
+/** The widest angle between the first pull of gravity and any later one, degrees; a fall in between, with none, says nothing. */
+export function tilt(pulls: readonly Vector[]): number {
+  const long = (v: Vector) => Math.hypot(...v);
+  const [first, ...later] = pulls.filter((pull) => long(pull) > 1);
+  return first === undefined
+    ? 0
+    : Math.max(
+        0,
+        ...later.map((pull) => {
+          const cosine =
+            (first[0] * pull[0] + first[1] * pull[1] + first[2] * pull[2]) / (long(first) * long(pull));
+          return (Math.acos(Math.min(1, Math.max(-1, cosine))) * 180) / Math.PI;
+        }),
+      );
+}

@@ -24,6 +24,7 @@ const LOOKS = {
   LIGHT: "Light",
   SOUND: "Sound",
   CAMERA: "Camera",
+  MOTION: "Motion",
 } as const;
 
 export const useTouch = (jobId: string, seq: number) =>

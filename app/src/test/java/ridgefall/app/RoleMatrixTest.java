@@ -75,6 +75,7 @@ class RoleMatrixTest {
             Map.entry("PUT /api/touch/{token}/looks/light", ALL),
             Map.entry("PUT /api/touch/{token}/looks/sound", ALL),
             Map.entry("PUT /api/touch/{token}/looks/camera", ALL),
+            Map.entry("PUT /api/touch/{token}/looks/motion", ALL),
             Map.entry("DELETE /api/touch/{token}/{task}", ALL),
             Map.entry("GET /api/jobs/{jobId}/proof", ALL),
             Map.entry("POST /api/jobs/{jobId}/proof", BENCH),

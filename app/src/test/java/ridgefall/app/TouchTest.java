@@ -168,6 +168,18 @@ class TouchTest {
     }
 
     @Test
+    void aSensorThatFollowsUprightLeadsAndOneThatIsStuckFails() {
+        UUID job = ansa.openJob("brackenholt-tarn-10");
+        ansa.skipTo(job, "after.motion");
+        String token = link(job);
+        assertThat(looks(token, "motion", Map.of("tiltedDeg", 0.1)).status()).isEqualTo(204);
+        assertThat(ansa.leads(job).get("label").asString()).isEqualTo("Fails, by the device");
+        assertThat(looks(token, "motion", Map.of("tiltedDeg", 89)).status()).isEqualTo(204);
+        takesWhatLeads(job, "Works, by the device");
+        assertThat(ansa.get("/api/jobs/" + job).raw().body()).contains("its own sensor: tilted by 89°");
+    }
+
+    @Test
     void whatADeviceDoesNotHaveOrCanNotBeIsRefused() {
         String token = link(atTheTouch());
         assertThat(looks(token, "picture", Map.of("fields", 8, "spots", List.of()))

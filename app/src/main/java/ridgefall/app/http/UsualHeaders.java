@@ -10,11 +10,12 @@ public final class UsualHeaders {
             "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
                     + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
-    public static final String PERMISSIONS = "camera=(), microphone=(), geolocation=(), payment=()";
+    public static final String PERMISSIONS =
+            "camera=(), accelerometer=(), gyroscope=(), microphone=(), geolocation=(), payment=()";
 
     /** Of the one page that a repaired device opens: what it has is tried there. */
     public static final String PERMISSIONS_OF_THE_PROOF =
-            "camera=(self), microphone=(self), geolocation=(), payment=()";
+            "camera=(self), accelerometer=(self), gyroscope=(self), microphone=(self), geolocation=(), payment=()";
 
     private static final Map<String, String> ALL = Map.of(
             "Content-Security-Policy", CONTENT_POLICY,

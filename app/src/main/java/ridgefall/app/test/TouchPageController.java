@@ -71,6 +71,17 @@ class TouchPageController {
             @Schema(nullable = true) Double contrast,
             @Schema(nullable = true) Boolean seen) {}
 
+    /** What its own sensor measured, or else an eye. */
+    record MotionBody(
+            @Schema(nullable = true) Double tiltedDeg,
+            @Schema(nullable = true) Boolean turned) {}
+
+    @PutMapping("/looks/motion")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void motion(@PathVariable String token, @RequestBody MotionBody told) {
+        looked(token, new Looked.Motion(told.tiltedDeg(), told.turned()));
+    }
+
     @PutMapping("/looks/picture")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void picture(@PathVariable String token, @RequestBody PictureBody told) {

@@ -225,6 +225,7 @@ public class TouchProofs {
             case LIGHT -> Looked.Light.class;
             case SOUND -> Looked.Sound.class;
             case CAMERA -> Looked.Camera.class;
+            case MOTION -> Looked.Motion.class;
         };
     }
 

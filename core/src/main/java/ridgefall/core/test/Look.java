@@ -14,7 +14,8 @@ public enum Look {
     STYLUS("stylus"),
     LIGHT("light"),
     SOUND("sound"),
-    CAMERA("camera");
+    CAMERA("camera"),
+    MOTION("motion");
 
     private final String functionId;
 

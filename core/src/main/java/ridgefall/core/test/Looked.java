@@ -19,6 +19,12 @@ public sealed interface Looked {
     /** Below that a picture is one colour: a lens under film, or none. */
     double CONTRAST = 3;
 
+    /** From flat to upright is a right angle; so much of it is enough, degrees. */
+    double TILTED_DEG = 60;
+
+    /** A sensor that is alive is never as still as that. */
+    double STUCK_DEG = 0.5;
+
     Look look();
 
     /** Empty where nobody can say. */
@@ -217,6 +223,44 @@ public sealed interface Looked {
             return contrast < CONTRAST
                     ? "its picture is one grey"
                     : String.format(Locale.ROOT, "its picture: %.0f of 255 bright, %.0f under a finger", open, covered);
+        }
+    }
+
+    /**
+     * Laid flat, then stood upright.
+     *
+     * @param tiltedDeg by how much its own sensor says that it was tilted; null where the browser tells nothing of it
+     * @param turned whether its picture turned with it, as an eye says; null where the sensor told
+     */
+    record Motion(Double tiltedDeg, Boolean turned) implements Looked {
+        public Motion {
+            if (turned == null) {
+                Allowed.between("tiltedDeg", Allowed.present("tiltedDeg", tiltedDeg), 0, 180, "°");
+            }
+        }
+
+        @Override
+        public Look look() {
+            return Look.MOTION;
+        }
+
+        @Override
+        public Optional<Boolean> works() {
+            if (turned != null) {
+                return Optional.of(turned);
+            }
+            // Between the two nobody stood it up: that is no fault of the sensor's.
+            return tiltedDeg >= TILTED_DEG
+                    ? Optional.of(true)
+                    : tiltedDeg < STUCK_DEG ? Optional.of(false) : Optional.empty();
+        }
+
+        @Override
+        public String words(DeviceProfile profile) {
+            if (turned != null) {
+                return turned ? "its picture turns with it, by eye" : "its picture does not turn with it, by eye";
+            }
+            return String.format(Locale.ROOT, "its own sensor: tilted by %.0f°", tiltedDeg);
         }
     }
 }

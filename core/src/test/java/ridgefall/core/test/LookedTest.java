@@ -13,6 +13,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.test.Looked.Camera;
 import ridgefall.core.test.Looked.Light;
+import ridgefall.core.test.Looked.Motion;
 import ridgefall.core.test.Looked.Picture;
 import ridgefall.core.test.Looked.Sound;
 import ridgefall.core.test.Looked.Spot;
@@ -80,5 +81,18 @@ class LookedTest {
     void aDeviceIsAskedForWhatItHas() {
         assertThat(Look.of(QUIRE)).containsExactly(Look.PICTURE, Look.STYLUS, Look.LIGHT, Look.SOUND, Look.CAMERA);
         assertThat(Look.of(ShippedBook.profile("pellow-dial-45"))).containsExactly(Look.PICTURE);
+    }
+
+    @Test
+    void aSensorThatFollowsFromFlatToUprightWorksAndOneThatNeverStirsIsStuck() {
+        assertThat(new Motion(88.0, null).works()).contains(true);
+        assertThat(new Motion(88.0, null).words(QUIRE)).isEqualTo("its own sensor: tilted by 88°");
+        assertThat(new Motion(0.1, null).works()).contains(false);
+        assertThat(new Motion(12.0, null).works()).as("nobody stood it up").isEmpty();
+        assertThat(new Motion(null, false).works()).contains(false);
+        assertThatThrownBy(() -> new Motion(null, null))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("tiltedDeg");
+        assertThatThrownBy(() -> new Motion(200.0, null)).hasMessageContaining("tiltedDeg");
     }
 }
