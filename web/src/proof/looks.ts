@@ -274,14 +274,13 @@ function motion(root: HTMLElement): Promise<Told> {
   return new Promise((done) => {
     const says = element("p", "Lay it flat, picture up, before you begin. Hold its front in place.");
     const begin = choice("It lies flat", () => {
-      begin.disabled = true;
+      begin.remove();
       void moved(says).then((pulls) => {
         if (pulls.length > 0) {
           done({ tiltedDeg: tilt(pulls), turned: null });
           return;
         }
         says.textContent = "Its browser tells nothing of it. Turn it: does its picture turn with it?";
-        begin.remove();
         root.append(
           choice("It turns", () => done({ tiltedDeg: null, turned: true })),
           choice("It does not", () => done({ tiltedDeg: null, turned: false })),

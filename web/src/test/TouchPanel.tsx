@@ -75,16 +75,18 @@ export function TouchPanel({
       setRigAt(null);
     }
   });
-  const begun = touch.looks.length > 0 || touch.tasks.some((task) => task.done || task.samples > 0);
+  const touched = touch.tasks.some((task) => task.done || task.samples > 0);
+  const begun = touch.looks.length > 0 || touched;
+  const drawn = touched || touch.looks.some((look) => look.spots.length > 0);
   const done = touch.tasks.some((task) => task.done);
   const failed = touch.looks.find((look) => look.works === false);
   const problem = open.problem ?? end.problem ?? rig.problem;
   const bad = touch.findings.filter((finding) => finding.weight === "BAD");
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto] items-center gap-5 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-1">
-      {begun ? (
+      {drawn ? (
         <Screen touch={touch} />
-      ) : link ? (
+      ) : link && !begun ? (
         <Code link={link} />
       ) : (
         <div className="flex h-full min-h-0 min-w-0">{otherwise}</div>
@@ -127,7 +129,7 @@ export function TouchPanel({
             {say(finding.words, units)}
           </p>
         ))}
-        {(begun || touch.openUntil !== null) && (
+        {(touch.touchAsked || touched) && (begun || touch.openUntil !== null) && (
           <ol className="grid gap-1">
             {touch.tasks.map((task) => (
               <li key={task.task} className={task.done ? "" : "text-quiet"}>
@@ -174,7 +176,7 @@ export function TouchPanel({
                 Call it off
               </Button>
             )}
-            {touch.stepId !== null && touch.rig !== null && (
+            {touch.touchAsked && touch.rig !== null && (
               <Button disabled={rig.busy} onClick={() => void rig.submit(undefined)}>
                 {rigAt ? `${touch.rig}: ${rigAt}` : "By the rig"}
               </Button>

@@ -115,6 +115,13 @@ final class Browser implements AutoCloseable {
         driver.manage().window().setSize(new Dimension(width + (int) missingX, height + (int) missingY));
     }
 
+    /** A face smaller than any window, told of as a device tells of its own: in CSS px, two of the screen's to each. */
+    void face(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 2, "mobile", true));
+    }
+
     /** The session of somebody who signed in this morning. */
     Browser as(String name, String password) {
         driver.manage()

@@ -1,10 +1,16 @@
 package ridgefall.e2e;
 
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import ridgefall.e2e.RunningProduct.Visit;
@@ -90,7 +96,7 @@ class Screenshots {
         device.openTouchProof(bench.textOf("a[href*='touch.html']"));
         device.click("Sweep");
         device.fingerOverTheSheet(0.45, 0.55);
-        shoot(device, "proof");
+        byte[] onTheTablet = settled(device);
         bench.awaitText("Touch fails");
         shoot(bench, "touch");
         bench.awaitText("Fails, by its trace");
@@ -119,14 +125,44 @@ class Screenshots {
         bench.open(bench.path() + "/record");
         bench.awaitText("Worked on by");
         shoot(bench, "record");
+        bench.open("/");
+        bench.takeIn("Pellow Dial 41", "Shearing shed Tallis", "cracked").skipTo("open.touch");
+        bench.click("Open it on the device");
+        bench.awaitText("touch.html#");
+        Browser watch = visit.browser();
+        watch.face(198, 242);
+        watch.openTouchProof(bench.textOf("a[href*='touch.html']"));
+        watch.awaitText("Touch proof");
+        Files.write(FOLDER.resolve("proof.png"), beside(onTheTablet, settled(watch)));
         bench.open("/book/marrowby-quire-11");
         bench.awaitText("Tool no deeper than");
         shoot(bench, "book-edge");
     }
 
     private static void shoot(Browser browser, String name) throws IOException {
+        Files.write(FOLDER.resolve(name + ".png"), settled(browser));
+    }
+
+    private static byte[] settled(Browser browser) {
         // Drawings settle within a few frames of their data.
         LockSupport.parkNanos(Duration.ofMillis(900).toNanos());
-        Files.write(FOLDER.resolve(name + ".png"), browser.picture());
+        return browser.picture();
+    }
+
+    /** One picture of two devices: the larger one in two thirds of it, the smaller as large as it is. */
+    private static byte[] beside(byte[] large, byte[] small) throws IOException {
+        BufferedImage both = new BufferedImage(1280, 800, BufferedImage.TYPE_INT_RGB);
+        Graphics2D on = both.createGraphics();
+        on.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        BufferedImage tablet = ImageIO.read(new ByteArrayInputStream(large));
+        BufferedImage watch = ImageIO.read(new ByteArrayInputStream(small));
+        int width = 1280 - watch.getWidth() - 60;
+        int height = width * tablet.getHeight() / tablet.getWidth();
+        on.drawImage(tablet, 20, (800 - height) / 2, width, height, null);
+        on.drawImage(watch, width + 40, (800 - watch.getHeight()) / 2, null);
+        on.dispose();
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(both, "png", png);
+        return png.toByteArray();
     }
 }

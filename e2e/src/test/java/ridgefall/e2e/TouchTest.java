@@ -58,7 +58,7 @@ class TouchTest {
                 .takeIn("Pellow Dial 41", "Small hut", "cracked")
                 .skipTo("open.touch");
         Browser watch = visit.browser();
-        watch.size(500, 484);
+        watch.face(198, 242);
         watch.openTouchProof(openOnTheDevice(bench));
         watch.click("Sweep");
         watch.fingerOverTheSheet(2, 2);

@@ -177,8 +177,12 @@ public sealed interface Looked {
             if (heard != null) {
                 return heard ? "tones heard by ear; its microphone was not asked" : "tones not heard by ear";
             }
-            return String.format(
-                    Locale.ROOT, "its own tones at its own microphone: %.0f dB over the silence", toneDb - quietDb);
+            return works().equals(Optional.of(false))
+                    ? "its own microphone does not hear its tones"
+                    : String.format(
+                            Locale.ROOT,
+                            "its own tones at its own microphone: %.0f dB over the silence",
+                            toneDb - quietDb);
         }
     }
 
