@@ -2877,6 +2877,8 @@ export interface components {
       silent: components["schemas"]["Cell"][];
       strokes: components["schemas"]["TouchStrokeView"][];
       plugs: components["schemas"]["TouchPlugView"][];
+      strips: components["schemas"]["TouchPointView"][][];
+      border: components["schemas"]["TouchPointView"];
       findings: components["schemas"]["TouchFindingView"][];
       looks: components["schemas"]["LookView"][];
       touchAsked: boolean;

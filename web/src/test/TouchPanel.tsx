@@ -228,14 +228,34 @@ function Screen({ touch }: { touch: Touch }) {
   const high = WIDE / touch.aspect;
   // What the finger has not come to yet is not dead.
   const swept = touch.tasks.some((task) => task.task === "SWEEP" && task.done);
+  const beside = { x: touch.border.x * WIDE + 6, y: touch.border.y * high + 6 };
   const cell = { w: WIDE / Math.max(1, touch.columns), h: high / Math.max(1, touch.rows) };
   return (
     <svg
-      viewBox={`-6 -6 ${WIDE + 12} ${high + 12}`}
+      viewBox={`${-beside.x} ${-beside.y} ${WIDE + 2 * beside.x} ${high + 2 * beside.y}`}
       className="h-full max-h-full w-full"
       role="img"
       aria-label={`The screen as it is held: ${touch.silent.length} of ${touch.columns * touch.rows} cells did not answer`}
     >
+      <rect
+        x={6 - beside.x}
+        y={6 - beside.y}
+        width={WIDE + 2 * beside.x - 12}
+        height={high + 2 * beside.y - 12}
+        rx={30}
+        fill="var(--bond)"
+        stroke="var(--ink)"
+        strokeWidth={3}
+      />
+      {touch.strips.map((strip, i) => (
+        <polygon
+          key={i}
+          points={strip.map((p) => `${p.x * WIDE},${p.y * high}`).join(" ")}
+          fill="var(--free)"
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+      ))}
       <rect width={WIDE} height={high} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={4} />
       {touch.silent.map(({ column, row }) => (
         <rect

@@ -98,6 +98,7 @@ class TouchController {
 
     /**
      * @param stepId what it would prove next; null where its browser can tell nothing of that
+     * @param strips of tape round it that lie, {@code border} how far the device reaches beyond its screen, as shares of that
      * @param touchAsked whether that is the touch
      * @param rig of the bench; null where it has none
      * @param openUntil null while no link is open
@@ -113,6 +114,8 @@ class TouchController {
             List<Cell> silent,
             List<TouchStrokeView> strokes,
             List<TouchPlugView> plugs,
+            List<List<TouchPointView>> strips,
+            TouchPointView border,
             List<TouchFindingView> findings,
             List<LookView> looks,
             boolean touchAsked,
@@ -193,6 +196,8 @@ class TouchController {
                 grid.map(TouchGrid::silent).orElse(List.of()),
                 strokes(traces),
                 TouchPlugs.of(course.profile(), aspect),
+                TouchPlugs.strips(course, aspect),
+                TouchPlugs.border(course.profile(), aspect),
                 verdict.findings().stream()
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Set;
 import ridgefall.app.test.TouchController.TouchPlugView;
 import ridgefall.app.test.TouchController.TouchPointView;
+import ridgefall.core.bond.BondState;
 import ridgefall.core.edge.Point;
+import ridgefall.core.gate.Course;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 
@@ -17,7 +19,7 @@ final class TouchPlugs {
 
     /** @param aspect of the page, its width over its height: held across where the device is drawn upright, it is turned */
     static List<TouchPlugView> of(DeviceProfile profile, double aspect) {
-        boolean turned = (profile.edge().widthMm() > profile.edge().heightMm()) != (aspect > 1);
+        boolean turned = turned(profile, aspect);
         return profile.connectors().stream()
                 .filter(plug -> TOUCH.contains(plug.role()) && plug.place() != null)
                 .map(plug -> new TouchPlugView(
@@ -31,14 +33,46 @@ final class TouchPlugs {
                 .toList();
     }
 
+    /** Round the screen, the strips that lie already; what they press on may be dead. */
+    static List<List<TouchPointView>> strips(Course course, double aspect) {
+        DeviceProfile profile = course.profile();
+        boolean turned = turned(profile, aspect);
+        BondState bond = BondState.of(course.state());
+        return bond.school().stream()
+                .flatMap(school -> course.strips().stream().filter(plan -> plan.school() == school))
+                .flatMap(plan -> plan.strips().stream())
+                .filter(strip -> bond.stripLaid(strip.id()))
+                .map(strip -> strip.outline().stream()
+                        .map(at -> beside(profile, new Point(at.x, at.y), turned))
+                        .toList())
+                .toList();
+    }
+
+    /** How far the device reaches beyond its screen, to either side and up and down, in shares of it. */
+    static TouchPointView border(DeviceProfile profile, double aspect) {
+        TouchPointView corner = beside(profile, new Point(0, profile.edge().heightMm()), turned(profile, aspect));
+        return turned(profile, aspect)
+                ? new TouchPointView(-corner.x(), -corner.y())
+                : new TouchPointView(-corner.x(), corner.y() - 1);
+    }
+
+    private static boolean turned(DeviceProfile profile, double aspect) {
+        return (profile.edge().widthMm() > profile.edge().heightMm()) != (aspect > 1);
+    }
+
+    /** Under the border is at the screen's edge. */
     private static TouchPointView share(DeviceProfile profile, Point at, boolean turned) {
+        TouchPointView seen = beside(profile, at, turned);
+        return new TouchPointView(within(seen.x()), within(seen.y()));
+    }
+
+    private static TouchPointView beside(DeviceProfile profile, Point at, boolean turned) {
         double borderMm = profile.document().border().everywhereMm();
-        double x = within((at.xMm() - borderMm) / (profile.edge().widthMm() - 2 * borderMm));
-        double y = within((at.yMm() - borderMm) / (profile.edge().heightMm() - 2 * borderMm));
+        double x = (at.xMm() - borderMm) / (profile.edge().widthMm() - 2 * borderMm);
+        double y = (at.yMm() - borderMm) / (profile.edge().heightMm() - 2 * borderMm);
         return turned ? new TouchPointView(1 - y, x) : new TouchPointView(x, y);
     }
 
-    /** Under the border is at its edge. */
     private static double within(double share) {
         return Math.max(0, Math.min(1, share));
     }
