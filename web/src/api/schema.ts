@@ -1968,6 +1968,7 @@ export interface components {
         | "CAME_BACK"
         | "ALL_DEAD"
         | "BAND"
+        | "LINE"
         | "PATCH"
         | "GHOSTS"
         | "NO_VOLTAGE"
@@ -1975,6 +1976,8 @@ export interface components {
         | "VOLTAGE_GIVES"
         | "STARTS_OVER"
         | "WAVES"
+        | "PEN_DEAD"
+        | "SILENT"
         | "PLUG_OFF"
         | "PLUG_UNTOUCHED"
         | "SHARED_WORKS"
@@ -8692,6 +8695,7 @@ export const signChancesSignValues: ReadonlyArray<
   "CAME_BACK",
   "ALL_DEAD",
   "BAND",
+  "LINE",
   "PATCH",
   "GHOSTS",
   "NO_VOLTAGE",
@@ -8699,6 +8703,8 @@ export const signChancesSignValues: ReadonlyArray<
   "VOLTAGE_GIVES",
   "STARTS_OVER",
   "WAVES",
+  "PEN_DEAD",
+  "SILENT",
   "PLUG_OFF",
   "PLUG_UNTOUCHED",
   "SHARED_WORKS",

@@ -21,14 +21,14 @@ class TouchTest {
         device.click("Sweep");
         device.fingerOverTheSheet(0.45, 0.55);
         bench.awaitText("Touch fails");
-        bench.awaitText("a line of the layer or its cable");
+        bench.awaitText("lines of the layer, or its plug or cable");
         bench.awaitText("Fails, by its trace");
         bench.tap("2");
         bench.awaitText("The device's own trace says otherwise");
         bench.click("Seen");
         bench.tap(" ");
         bench.awaitStepAfter("open.touch");
-        bench.awaitText("Dead right across, by its trace");
+        bench.awaitText("Dead right across, several lines wide");
         bench.leaveChecksUntil("test.fault.touch.reseat");
         bench.goOn();
         bench.awaitStep("open.touch");

@@ -170,7 +170,13 @@ final class Signs {
                                 said.contains("nothing is drawn") ? Sign.DRAWS_NOTHING : null,
                                 said.contains("the voltage gives way") ? Sign.VOLTAGE_GIVES : null,
                                 said.contains("it starts over") ? Sign.STARTS_OVER : null,
-                                said.contains("dead right across") ? Sign.BAND : null,
+                                !said.contains("dead right across")
+                                        ? null
+                                        : said.contains("cells: a line") ? Sign.LINE : Sign.BAND,
+                                said.contains("no line of the stylus") ? Sign.PEN_DEAD : null,
+                                said.contains("does not hear its tones") || said.contains("tones not heard")
+                                        ? Sign.SILENT
+                                        : null,
                                 said.contains("dead: ") ? Sign.PATCH : null,
                                 said.contains("touches with nobody near") ? Sign.GHOSTS : null,
                                 said.contains("wavy, ") ? Sign.WAVES : null)

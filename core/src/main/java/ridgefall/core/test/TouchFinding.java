@@ -24,6 +24,13 @@ public sealed interface TouchFinding {
 
     /** @param band whether it goes right across or right down: a line of the layer, not a spot */
     record DeadPatch(List<Cell> cells, boolean band) implements TouchFinding {
+        /** One cell wide: a single line of the layer; what its plug or cable carries lies side by side. */
+        public boolean lone() {
+            return band
+                    && (cells.stream().map(Cell::column).distinct().count() == 1
+                            || cells.stream().map(Cell::row).distinct().count() == 1);
+        }
+
         @Override
         public Weight weight() {
             return Weight.BAD;
@@ -32,7 +39,8 @@ public sealed interface TouchFinding {
         @Override
         public String words() {
             return band
-                    ? "dead right across, " + cells.size() + " cells: a line of the layer or its cable"
+                    ? "dead right across, " + cells.size() + " cells: "
+                            + (lone() ? "a line of the layer" : "lines of the layer, or its plug or cable")
                     : "dead: " + cells.size() + " cells side by side";
         }
     }
@@ -89,6 +97,23 @@ public sealed interface TouchFinding {
             return at.size() == 1
                     ? "a line was lost and found again: draw it once more"
                     : "lines were lost " + at.size() + " times: draw them once more";
+        }
+    }
+
+    /**
+     * Asked for, and none came that is long enough.
+     *
+     * @param pen with the stylus: then it is dead, or its layer is
+     */
+    record NoLine(boolean pen) implements TouchFinding {
+        @Override
+        public Weight weight() {
+            return pen ? Weight.BAD : Weight.DOUBTFUL;
+        }
+
+        @Override
+        public String words() {
+            return pen ? "no line of the stylus arrives" : "no line came: draw them, corner to corner";
         }
     }
 

@@ -15,6 +15,7 @@ import ridgefall.core.test.TouchFinding.FewFingers;
 import ridgefall.core.test.TouchFinding.Ghosts;
 import ridgefall.core.test.TouchFinding.Leaps;
 import ridgefall.core.test.TouchFinding.LostLines;
+import ridgefall.core.test.TouchFinding.NoLine;
 import ridgefall.core.test.TouchFinding.NotProven;
 import ridgefall.core.test.TouchFinding.PulledAtEdge;
 import ridgefall.core.test.TouchFinding.ShakyHand;
@@ -100,6 +101,9 @@ public final class TouchProof {
                 .flatMap(TouchProof::fingers)
                 .ifPresent(found::add);
         boolean dead = found.stream().anyMatch(DeadPatch.class::isInstance);
+        if (!dead && noLine(traces, Task.LINES_SLOW, Task.LINES_FAST)) {
+            found.add(new NoLine(false));
+        }
         drawn(
                 lines(traces.get(Task.LINES_SLOW), true),
                 lines(traces.get(Task.LINES_FAST), true),
@@ -112,8 +116,18 @@ public final class TouchProof {
     /** Of what a stylus drew: the layer may be well, and what it was told by the old front not. */
     public static List<TouchFinding> judgePen(Map<Task, TouchTrace> traces) {
         List<TouchFinding> found = new ArrayList<>();
+        if (noLine(traces, Task.PEN_SLOW, Task.PEN_FAST)) {
+            found.add(new NoLine(true));
+        }
         drawn(lines(traces.get(Task.PEN_SLOW), true), lines(traces.get(Task.PEN_FAST), true), List.of(), false, found);
         return found;
+    }
+
+    /** Whether any of these was done, and no line came of it. */
+    private static boolean noLine(Map<Task, TouchTrace> traces, Task... tasks) {
+        return Stream.of(tasks)
+                .anyMatch(task -> traces.containsKey(task)
+                        && lines(traces.get(task), false).isEmpty());
     }
 
     /** @param dead whether there is a patch that never answers: over it every line is lost, which is said already */

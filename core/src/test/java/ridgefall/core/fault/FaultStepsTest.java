@@ -39,8 +39,17 @@ class FaultStepsTest {
                 tells("touch", Phase.OPEN, Answer.FAIL, "touch proof: 90 of 99 cells; dead right across, 9 cells: x"));
         FaultCase band = only(journey);
         assertThat(band.signs()).contains(Sign.BAND, Sign.FAILS_LOOSE, Sign.WORKED_BEFORE, Sign.PLUG_OFF);
-        assertThat(band.because()).contains("dead right across, by its trace");
+        assertThat(band.because()).contains("dead right across, several lines wide, by its trace");
         assertThat(band.belief().of().get("film")).isLessThan(0.01);
+        journey.append(tells(
+                "touch",
+                Phase.OPEN,
+                Answer.FAIL,
+                "touch proof: 90 of 99 cells; dead right across, 9 cells: a line of the layer"));
+        assertThat(only(journey).signs()).contains(Sign.LINE).doesNotContain(Sign.BAND);
+        assertThat(only(journey).belief().of().get("part"))
+                .as("a lone line is the layer's own")
+                .isGreaterThan(2 * band.belief().of().get("part"));
         journey.append(
                 tells("touch", Phase.OPEN, Answer.FAIL, "touch proof: 99 of 99 cells; 4 touches with nobody near"));
         assertThat(only(journey).belief().of().get("film")).isGreaterThan(0.12);

@@ -31,7 +31,10 @@ class SimulatedShopTest {
     private static final List<Sign> STAGES = List.of(Sign.FAILS_LOOSE, Sign.FAILS_SEALED, Sign.CAME_BACK);
 
     /** What a touch proof says of a touch that fails: one of these. */
-    private static final List<Sign> TRACES = List.of(Sign.ALL_DEAD, Sign.BAND, Sign.PATCH, Sign.GHOSTS);
+    private static final List<Sign> TRACES = List.of(Sign.ALL_DEAD, Sign.BAND, Sign.LINE, Sign.PATCH, Sign.GHOSTS);
+
+    /** What a stylus' lines say where it fails: one of these, or that it is off in some other way. */
+    private static final List<Sign> PENS = List.of(Sign.WAVES, Sign.PEN_DEAD);
 
     /** What a meter says of a device that charges badly: one of these, or that it is weak and no more. */
     private static final List<Sign> METER =
@@ -48,8 +51,8 @@ class SimulatedShopTest {
             "picture", with(Sign.SHARED_WORKS, Sign.ALIVE, Sign.HOT_SPOT),
             "touch", with(Sign.SHARED_WORKS, Sign.HOT_SPOT),
             "charge", with(Sign.SOLVENT, Sign.PLUG_OFF),
-            "stylus", with(Sign.SHARED_WORKS, Sign.WAVES, Sign.DATA_PROVEN),
-            "sound", with(Sign.SOLVENT, Sign.PLUG_OFF),
+            "stylus", with(Sign.SHARED_WORKS, Sign.DATA_PROVEN),
+            "sound", with(Sign.SILENT, Sign.SOLVENT, Sign.PLUG_OFF),
             "key", with(Sign.SHARED_WORKS, Sign.SOLVENT, Sign.PLUG_OFF));
 
     /** With what every job may show. */
@@ -101,7 +104,7 @@ class SimulatedShopTest {
                                         Cause::id, cause -> off(c.badIf().get(cause.id()), random)))))
                 .toList();
         Map<Sign, Map<Nature, Double>> signs = new EnumMap<>(Sign.class);
-        for (Sign sign : Stream.of(SEEN.get(shipped.id()), STAGES, TRACES, METER, GRADES)
+        for (Sign sign : Stream.of(SEEN.get(shipped.id()), STAGES, TRACES, METER, PENS, GRADES)
                 .flatMap(List::stream)
                 .toList()) {
             Map<Nature, Double> by = new EnumMap<>(Nature.class);
@@ -164,7 +167,7 @@ class SimulatedShopTest {
                             c -> bad.put(c.id(), random.nextDouble() < c.badIf().get(cause.id())));
             List<Sign> signs = new ArrayList<>();
             truth.signs().forEach((sign, by) -> {
-                if (Stream.of(STAGES, TRACES, METER, GRADES).anyMatch(some -> some.contains(sign))) {
+                if (Stream.of(STAGES, TRACES, METER, PENS, GRADES).anyMatch(some -> some.contains(sign))) {
                     return;
                 }
                 if (random.nextDouble() < by.get(cause.nature())) {
@@ -177,6 +180,9 @@ class SimulatedShopTest {
             signs.add(stage);
             if (truth.complaint().id().equals("touch")) {
                 signs.add(oneOf(TRACES, truth, cause.nature(), random));
+            }
+            if (truth.complaint().id().equals("stylus")) {
+                atMostOneOf(PENS, truth, cause.nature(), random).ifPresent(signs::add);
             }
             if (truth.complaint().id().equals("charge")) {
                 atMostOneOf(METER, truth, cause.nature(), random).ifPresent(signs::add);

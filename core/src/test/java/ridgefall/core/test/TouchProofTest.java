@@ -234,6 +234,33 @@ class TouchProofTest {
         assertThat(words(whole, whole)).isEmpty();
     }
 
+    /** Nothing found in nothing drawn is no proof. */
+    @Test
+    void linesThatNeverCameProveNothingAndAStylusWithoutOneIsDead() {
+        TouchTrace nothing = new TouchTrace(SCREEN, List.of());
+        assertThat(TouchProof.judge(Map.of(Task.LINES_SLOW, nothing)))
+                .singleElement()
+                .satisfies(it -> assertThat(it.weight()).isEqualTo(Weight.DOUBTFUL));
+        List<TouchFinding> pen = TouchProof.judgePen(Map.of(Task.PEN_SLOW, nothing, Task.PEN_FAST, nothing));
+        assertThat(new Looked.Stylus(true, pen).works()).contains(false);
+        assertThat(pen)
+                .singleElement()
+                .satisfies(it -> assertThat(it.words()).isEqualTo("no line of the stylus arrives"));
+    }
+
+    @Test
+    void aLoneLineIsToldFromSeveralSideBySide() {
+        Screen small = new Screen(960, 960, 10);
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4)))
+                        .get(0)
+                        .words())
+                .isEqualTo("dead right across, 10 cells: a line of the layer");
+        assertThat(TouchProof.judge(Map.of(Task.SWEEP, without(small, (x, y) -> y == 4 || y == 5)))
+                        .get(0)
+                        .words())
+                .isEqualTo("dead right across, 20 cells: lines of the layer, or its plug or cable");
+    }
+
     @Test
     void aWaveIsComparedWithTheOldFrontsOwn() {
         Map<Task, TouchTrace> well = new PlayedPanel(Fault.HEALTHY, 1).proof();
