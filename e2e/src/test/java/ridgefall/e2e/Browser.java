@@ -94,6 +94,7 @@ final class Browser implements AutoCloseable {
         offline(false);
         open(NO_PAGE);
         driver.executeScript("localStorage.clear()");
+        driver.executeCdpCommand("Emulation.clearDeviceMetricsOverride", Map.of());
         driver.manage().deleteAllCookies();
         size(1280, 800);
         // Hands out the token that whoever writes past the screen has to show.

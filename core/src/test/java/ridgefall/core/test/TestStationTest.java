@@ -31,7 +31,7 @@ class TestStationTest {
 
     @Test
     void plugsFirstThenEveryFunctionThatWorksOpen() {
-        assertThat(new Journey().stepIds(Station.TEST))
+        assertThat(new Journey().until(Station.TEST).stepIds(Station.TEST))
                 .containsExactly(
                         "test.home-sensor-latch",
                         "test.home-touch-plug",
