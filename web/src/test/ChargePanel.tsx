@@ -53,7 +53,7 @@ export function ChargePanel({
             </p>
           </>
         ) : latest && charge.runs ? (
-          <p className="digits text-5xl leading-none font-bold">
+          <p className="digits text-4xl leading-tight font-bold whitespace-nowrap max-lg:text-2xl">
             {latest.amps.toFixed(2)} A · {latest.volts.toFixed(2)} V
             {latest.celsius !== null && ` · ${say(`{t:${latest.celsius.toFixed(1)}}`, units)}`}
           </p>
