@@ -3580,11 +3580,15 @@ export interface components {
       opens: boolean;
     };
     OpenFaultView: {
-      stepId: string;
+      stepIds: string[];
       words: string;
       causes: components["schemas"]["CauseView"][];
       because: string[];
       checks: components["schemas"]["FaultCheckView"][];
+      /** Format: double */
+      openingMinutes: number;
+      /** Format: double */
+      plugMinutes: number;
     };
     Export: {
       format: string;

@@ -23,10 +23,8 @@ export const useFaults = (jobId: string, seq: number, next: string) =>
   }).data;
 
 /** The open case that a step is about: the test that failed, or a check for it. */
-export function about(faults: Fault[] | undefined, stepId: string | null): Fault | undefined {
-  const test = stepId?.replace(/^test\.fault\.(\w+)\..*$/, "open.$1").replace(/\.fault\.(\w+)\..*$/, ".$1");
-  return faults?.find((fault) => fault.stepId === test);
-}
+export const about = (faults: Fault[] | undefined, stepId: string | null) =>
+  faults?.find((fault) => stepId !== null && fault.stepIds.includes(stepId));
 
 /** Why something fails: what it may be, why that is thought, and what leads to the cure soonest. */
 export function FaultPanel({ fault }: { fault: Fault }) {
@@ -84,6 +82,12 @@ export function FaultPanel({ fault }: { fault: Fault }) {
               </li>
             ))}
           </ol>
+          {fault.openingMinutes > 0 && (
+            <p className="mt-1 leading-snug text-quiet">
+              Opened again, this device is {Math.round(fault.openingMinutes)} min
+              {fault.plugMinutes >= 1 && `, and its plugs ${Math.round(fault.plugMinutes)} more`}.
+            </p>
+          )}
         </div>
       </div>
       <p className="text-sm leading-snug text-quiet">

@@ -23,7 +23,7 @@ export function TestPlan({ job }: { job: Job }) {
         <b className="digits mr-2 text-3xl">
           {plan.atStakeMinutes < 0.05 ? "0" : plan.atStakeMinutes.toFixed(1)} min
         </b>
-        at stake, were it sealed now: opening it again takes {plan.openingMinutes}.
+        at stake, were it sealed now: opening it again takes {Math.round(plan.openingMinutes)}.
       </p>
       <ol className="grid gap-1.5" aria-label="In which order">
         {plan.tests.map((one) => (

@@ -62,7 +62,7 @@ class FaultTest {
     @Test
     void anOpenCaseSaysWhatItMayBeWhyAndWhatLeadsToTheCureSoonest() {
         JsonNode open = first(weakCharge());
-        assertThat(open.get("stepId").asString()).isEqualTo("open.charge");
+        assertThat(open.get("stepIds").get(0).asString()).isEqualTo("open.charge");
         double sum = open.get("causes")
                 .valueStream()
                 .mapToDouble(cause -> cause.get("share").asDouble())

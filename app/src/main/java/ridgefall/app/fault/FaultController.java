@@ -22,6 +22,7 @@ import ridgefall.core.fault.FaultTable;
 import ridgefall.core.fault.FaultTable.Cause;
 import ridgefall.core.fault.Faults;
 import ridgefall.core.fault.FoundLate;
+import ridgefall.core.fault.Reach;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
@@ -54,12 +55,18 @@ class FaultController {
     record FaultCheckView(String words, double minutes, double toTheCure, boolean opens) {}
 
     /**
-     * @param stepId the test that failed
+     * @param stepIds the test that failed, and the checks for it
      * @param because what the job's history says, then what was tried
      * @param checks what can be done, the one to do next first
      */
     record OpenFaultView(
-            String stepId, String words, List<CauseView> causes, List<String> because, List<FaultCheckView> checks) {}
+            List<String> stepIds,
+            String words,
+            List<CauseView> causes,
+            List<String> because,
+            List<FaultCheckView> checks,
+            double openingMinutes,
+            double plugMinutes) {}
 
     /** @param changedBy null while the table is as it shipped */
     record FaultTableView(
@@ -107,7 +114,7 @@ class FaultController {
                                 .orElse(null)))
                 .toList();
         return new TestPlanView(
-                FaultCase.OPENING_MINUTES,
+                Reach.openingMinutes(course.profile()),
                 tests.stream()
                         .filter(one -> one.answer() == null)
                         .mapToDouble(TestedView::lateMinutes)
@@ -132,7 +139,7 @@ class FaultController {
         Map<String, Double> cases =
                 faults.closed().getOrDefault(open.complaint().id(), Map.of());
         return new OpenFaultView(
-                open.stepId(),
+                FaultSteps.about(open),
                 open.function().words(),
                 open.belief().likeliestFirst().stream()
                         .map(one -> new CauseView(
@@ -142,7 +149,9 @@ class FaultController {
                 open.left().stream()
                         .map(one -> new FaultCheckView(
                                 one.check().words(), one.check().minutes(), one.minutes(), open.opens(one.check())))
-                        .toList());
+                        .toList(),
+                open.reach().opening(),
+                open.reach().plugs());
     }
 
     private static String words(FaultCase open, String causeId) {

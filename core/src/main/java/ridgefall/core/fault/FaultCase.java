@@ -29,6 +29,7 @@ import ridgefall.core.profile.Symptom;
  * @param signs what the job's history says
  * @param tried what was done about it since, in order
  * @param left checks that were not done, the one to do next first; on a sealed device some ask for it to be opened
+ * @param reach what it takes to come to the first that can't be done as it lies there
  */
 public record FaultCase(
         Function function,
@@ -37,10 +38,8 @@ public record FaultCase(
         Belief belief,
         List<Sign> signs,
         List<FaultChecked> tried,
-        List<Expected> left) {
-    /** A sealed front warmed and cut up once more, its tape cleaned off and laid anew. */
-    public static final double OPENING_MINUTES = 35;
-
+        List<Expected> left,
+        Reach reach) {
     /** @param minutes to the cure, as expected where this comes first */
     public record Expected(Check check, double minutes) {}
 
@@ -59,7 +58,8 @@ public record FaultCase(
                 .filter(check ->
                         !check.id().equals(UsualFaults.OLD) || Signs.passed(state, Phase.BEFORE, function.id()))
                 .toList();
-        FaultFinder finder = new FaultFinder(all, phase == Phase.OPEN ? 0 : OPENING_MINUTES);
+        Reach reach = reached(complaint, tried) ? Reach.AT_HAND : Reach.of(profile, state, function, phase);
+        FaultFinder finder = new FaultFinder(all, reach.minutes());
         Map<String, Double> minutes = finder.minutes(belief);
         return new FaultCase(
                 function,
@@ -71,7 +71,16 @@ public record FaultCase(
                 all.stream()
                         .map(check -> new Expected(check, minutes.get(check.id())))
                         .sorted(Comparator.comparing(Expected::minutes))
-                        .toList());
+                        .toList(),
+                reach);
+    }
+
+    /** Whether something was done that asked for the way to be cleared. */
+    private static boolean reached(Complaint complaint, List<FaultChecked> tried) {
+        return tried.stream()
+                .filter(one -> one.finding() != Finding.LEFT)
+                .map(one -> complaint.check(one.faultCheckId()))
+                .anyMatch(check -> check != null && !check.closed());
     }
 
     private static Belief believed(Faults faults, Complaint complaint, List<Sign> signs, List<FaultChecked> tried) {

@@ -16,9 +16,9 @@ import ridgefall.core.fault.FaultTable.Check;
  * itself, and minutes are counted by what is left. A mend is left or was in vain, a look is left, sound or bad, so there are few
  * hundred states: 3 to the looks times 2 to the mends.
  *
- * @param openingMinutes before the first check that a sealed device does not allow; 0 where it lies open
+ * @param reachMinutes before the first check that can't be done on a sealed device: it is opened, what lies over its plugs comes off
  */
-record FaultFinder(List<Check> checks, double openingMinutes) {
+record FaultFinder(List<Check> checks, double reachMinutes) {
     /** What it takes once nothing here has helped: put together again and back, or on to a board bench. */
     static final double GIVEN_UP_MINUTES = 60;
 
@@ -81,13 +81,13 @@ record FaultFinder(List<Check> checks, double openingMinutes) {
 
         private double first(int i, int[] answers, double[] now) {
             Check check = checks.get(i);
-            boolean opens = !check.closed() && openingMinutes > 0 && sealed(answers);
-            double minutes = (check.minutes() + (opens ? openingMinutes : 0)) * sum(now);
+            boolean reaches = !check.closed() && reachMinutes > 0 && notReached(answers);
+            double minutes = (check.minutes() + (reaches ? reachMinutes : 0)) * sum(now);
             minutes += best(answered(answers, i, BAD), given(check, now, true));
             return check.mends() ? minutes : minutes + best(answered(answers, i, SOUND), given(check, now, false));
         }
 
-        private boolean sealed(int[] answers) {
+        private boolean notReached(int[] answers) {
             for (int i = 0; i < answers.length; i++) {
                 if (answers[i] != LEFT && !checks.get(i).closed()) {
                     return false;

@@ -106,16 +106,28 @@ public final class FaultSteps {
                         Step.fail(check.bad(), tried(open, check, Finding.BAD)),
                         left(open, check));
         };
-        String prefix =
-                open.phase() == Phase.OPEN ? "test.fault." : open.phase().name().toLowerCase(Locale.ROOT) + ".fault.";
         Step step = Step.open(
-                prefix + function.id() + "." + check.id(),
+                stepId(open, check),
                 open.phase().station(),
                 function.words() + " fails: " + check.words().toLowerCase(Locale.ROOT),
                 hint(open, check) + plugs(profile, open.function(), check),
                 choices.toArray(Choice[]::new));
         // At intake nothing has to be mended yet.
         return open.phase() == Phase.BEFORE ? step.asOptional() : step.leading(Step.Lead.PROPOSE);
+    }
+
+    private static String stepId(FaultCase open, Check check) {
+        String prefix =
+                open.phase() == Phase.OPEN ? "test.fault." : open.phase().name().toLowerCase(Locale.ROOT) + ".fault.";
+        return prefix + open.function().id() + "." + check.id();
+    }
+
+    /** The steps that are about a case: the test that failed, and whatever check is next. */
+    public static List<String> about(FaultCase open) {
+        return Stream.concat(
+                        Stream.of(open.stepId()),
+                        open.complaint().checks().stream().map(check -> stepId(open, check)))
+                .toList();
     }
 
     private static String hint(FaultCase open, Check check) {

@@ -26,9 +26,10 @@ import ridgefall.core.profile.Symptom;
  *
  * @param chance that it fails now, 0–1
  * @param opens how likely it is opened for that, 0–1, where it fails
+ * @param reach what it takes then to come to what is mended
  * @param because what makes it likelier here than elsewhere
  */
-public record FoundLate(Function function, double chance, double opens, List<String> because) {
+public record FoundLate(Function function, double chance, double opens, Reach reach, List<String> because) {
     /** How often each fails at its first test, front loose; common practice, not measured. By complaint. */
     private static final Map<String, Double> USUAL = Map.ofEntries(
             Map.entry("picture", 0.05),
@@ -67,7 +68,7 @@ public record FoundLate(Function function, double chance, double opens, List<Str
 
     /** Minutes that not testing it now costs in the mean. */
     public double minutes() {
-        return chance * opens * FaultCase.OPENING_MINUTES;
+        return chance * opens * reach.minutes();
     }
 
     static FoundLate of(DeviceProfile profile, JobState state, Function function, FaultTable table) {
@@ -88,7 +89,11 @@ public record FoundLate(Function function, double chance, double opens, List<Str
             }
         }
         return new FoundLate(
-                function, odds / (1 + odds), belief.chance(notFromOutside(complaint)), List.copyOf(because));
+                function,
+                odds / (1 + odds),
+                belief.chance(notFromOutside(complaint)),
+                Reach.of(profile, state, function, Phase.AFTER),
+                List.copyOf(because));
     }
 
     private static double odds(double chance) {

@@ -51,6 +51,7 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
 
     private static final double PLUG_S = 15;
     private static final double PANEL_S = 30;
+    private static final double THING_S = 10;
 
     public StripOrder {
         stages = List.copyOf(stages);
@@ -112,6 +113,20 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
         long panels = stretch.stream().filter(Stage.LiftPanel.class::isInstance).count();
         double seconds = SCREW_S * screws + PLUG_S * (plugs + 1) + PANEL_S * panels;
         return new Live(((Stage.Free) stretch.get(0)).plug(), screws, (int) Math.ceil(seconds / 60));
+    }
+
+    /** Seconds of a hand that is used to it, for a move of taking it apart or of putting it together. */
+    public static double seconds(ProfileDocument device, Move move) {
+        return switch (move.act()) {
+            case SCREW_OUT -> SCREW_S;
+            case UNPLUG -> PLUG_S;
+            case LIFT, OFF ->
+                device.inside().stream()
+                                .anyMatch(thing -> thing.kind() == InsideKind.PANEL
+                                        && thing.id().equals(move.id()))
+                        ? PANEL_S
+                        : THING_S;
+        };
     }
 
     /**

@@ -87,25 +87,10 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
     public static StripMap of(DeviceProfile profile, JobState state, String stepId) {
         ProfileDocument device = profile.document();
         OrderGraph order = OrderGraph.of(device);
-        StripState stripped = StripState.of(state);
-        Set<Move> done = new HashSet<>(Set.of(OrderGraph.FRONT_OPEN));
-        for (Connector plug : device.connectors()) {
-            if (out(plug, state)) {
-                done.add(unplug(plug));
-                done.addAll(order.before(unplug(plug)));
-            }
-        }
-        boolean panelUp = state.passed(StripStation.PANEL_UP);
-        device.inside().stream()
-                .filter(thing -> panelUp && thing.kind() == InsideKind.PANEL)
-                .forEach(panel -> {
-                    done.add(order.outOfTheWay(panel.id()));
-                    done.addAll(order.before(order.outOfTheWay(panel.id())));
-                });
         Optional<Screws> screws = Screws.of(profile, state);
         List<Screw> lit = screws.map(all -> all.lit(stepId)).orElse(List.of());
-        Predicate<Screw> out = screw -> screws.map(all -> all.out(screw)).orElseGet(() -> counted(stripped));
-        device.screws().stream().filter(out).map(StripMap::out).forEach(done::add);
+        Predicate<Screw> out = out(profile, state);
+        Set<Move> done = done(profile, state, order);
         Optional<Move> now = move(device, order, stepId)
                 .or(() -> lit.stream()
                         .filter(screw -> !Screws.goIn(stepId))
@@ -124,7 +109,7 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                         .map(screw -> new Hole(
                                 screw,
                                 lie(screw, out.test(screw), lit.contains(screw)),
-                                stripped.holes().get(screw.id())))
+                                StripState.of(state).holes().get(screw.id())))
                         .toList(),
                 device.connectors().stream()
                         .map(plug -> new Plug(
@@ -134,6 +119,49 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
                                         : lie(done, over, now, unplug(plug))))
                         .toList(),
                 words(device, order, List.copyOf(over), out));
+    }
+
+    /**
+     * What still lies over some plugs, in no order; the battery comes out of circuit for all of them, and is not among it.
+     *
+     * @param sealed it was put together since
+     */
+    public static Set<Move> over(DeviceProfile profile, JobState state, List<Connector> plugs, boolean sealed) {
+        OrderGraph order = OrderGraph.of(profile.document());
+        Set<Move> over = new HashSet<>();
+        plugs.forEach(plug -> over.addAll(order.before(unplug(plug))));
+        over.remove(OrderGraph.FRONT_OPEN);
+        over.removeAll(order.isolation());
+        if (!sealed) {
+            over.removeAll(done(profile, state, order));
+        }
+        return over;
+    }
+
+    private static Set<Move> done(DeviceProfile profile, JobState state, OrderGraph order) {
+        ProfileDocument device = profile.document();
+        Set<Move> done = new HashSet<>(Set.of(OrderGraph.FRONT_OPEN));
+        for (Connector plug : device.connectors()) {
+            if (out(plug, state)) {
+                done.add(unplug(plug));
+                done.addAll(order.before(unplug(plug)));
+            }
+        }
+        boolean panelUp = state.passed(StripStation.PANEL_UP);
+        device.inside().stream()
+                .filter(thing -> panelUp && thing.kind() == InsideKind.PANEL)
+                .forEach(panel -> {
+                    done.add(order.outOfTheWay(panel.id()));
+                    done.addAll(order.before(order.outOfTheWay(panel.id())));
+                });
+        device.screws().stream().filter(out(profile, state)).map(StripMap::out).forEach(done::add);
+        return done;
+    }
+
+    private static Predicate<Screw> out(DeviceProfile profile, JobState state) {
+        StripState stripped = StripState.of(state);
+        Optional<Screws> screws = Screws.of(profile, state);
+        return screw -> screws.map(all -> all.out(screw)).orElseGet(() -> counted(stripped));
     }
 
     private static boolean counted(StripState stripped) {

@@ -174,6 +174,21 @@ class FaultStepsTest {
         assertThat(only(sags).because()).contains("the voltage gives way, by the meter");
     }
 
+    private static String next(Journey journey) {
+        return journey.next().orElseThrow().id();
+    }
+
+    /** What stands next in the course is one of the steps that its case says it is about. */
+    @Test
+    void aCaseIsAboutTheTestThatFailedAndTheCheckThatIsNext() {
+        Journey loose = new Journey().untilStep("open.touch").append(tells("touch", Phase.OPEN, Answer.FAIL, null));
+        assertThat(FaultSteps.about(only(loose))).startsWith("open.touch").contains(next(loose));
+        assertThat(next(loose)).startsWith("test.fault.touch.");
+        Journey sealed = new Journey().untilStep("after.sound").append(tells("sound", Phase.AFTER, Answer.FAIL, null));
+        assertThat(next(sealed)).startsWith("after.fault.sound.");
+        assertThat(FaultSteps.about(only(sealed))).contains("after.sound", next(sealed));
+    }
+
     @Test
     void checksThatNobodyKnowsAreNamed() {
         Journey journey = new Journey().untilStep("open.charge").append(tells("charge", Phase.OPEN, Answer.FAIL, null));

@@ -17,6 +17,11 @@ import org.junit.jupiter.api.Test;
 import ridgefall.core.fault.FaultTable.Cause;
 import ridgefall.core.fault.FaultTable.Check;
 import ridgefall.core.fault.FaultTable.Complaint;
+import ridgefall.core.gate.Journey;
+import ridgefall.core.job.JobState;
+import ridgefall.core.job.Phase;
+import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ShippedBook;
 
 /**
  * A shop with hidden faults. Its truth is not the table: every weight, chance and duration is off, weights and minutes by a factor
@@ -54,6 +59,25 @@ class SimulatedShopTest {
             "stylus", with(Sign.SHARED_WORKS, Sign.DATA_PROVEN),
             "sound", with(Sign.SILENT, Sign.SOLVENT, Sign.PLUG_OFF),
             "key", with(Sign.SHARED_WORKS, Sign.SOLVENT, Sign.PLUG_OFF));
+
+    /** What it takes to open each device of the book, and to come to the plugs; a shop sees all of them alike often. */
+    private static final Map<String, List<Double>> REACHES = MIX.keySet().stream()
+            .collect(Collectors.toMap(
+                    id -> id,
+                    id -> ShippedBook.IDS.stream()
+                            .map(ShippedBook::profile)
+                            .map(device -> reachMinutes(device, id))
+                            .toList()));
+
+    private static double reachMinutes(DeviceProfile device, String complaintId) {
+        JobState untouched = new Journey(device).state();
+        return device.functions().stream()
+                .filter(function -> UsualFaults.TABLE.about(function.id()).id().equals(complaintId))
+                .findFirst()
+                .map(function ->
+                        Reach.of(device, untouched, function, Phase.AFTER).minutes())
+                .orElse(Reach.openingMinutes(device));
+    }
 
     /** With what every job may show. */
     private static List<Sign> with(Sign... own) {
@@ -127,10 +151,9 @@ class SimulatedShopTest {
     }
 
     /** One fault in one device: what every check would find there, whoever does it. */
-    private record Hidden(Truth truth, Cause cause, Map<String, Boolean> bad, List<Sign> signs, boolean sealed) {
-        double minutes(Check check, boolean stillSealed) {
-            return truth.complaint().check(check.id()).minutes()
-                    + (stillSealed && !check.closed() ? FaultCase.OPENING_MINUTES : 0);
+    private record Hidden(Truth truth, Cause cause, Map<String, Boolean> bad, List<Sign> signs, double reachMinutes) {
+        double minutes(Check check, boolean notReached) {
+            return truth.complaint().check(check.id()).minutes() + (notReached && !check.closed() ? reachMinutes : 0);
         }
 
         private static Optional<Sign> atMostOneOf(List<Sign> some, Truth truth, Nature nature, Random random) {
@@ -189,7 +212,10 @@ class SimulatedShopTest {
             } else {
                 atMostOneOf(GRADES, truth, cause.nature(), random).ifPresent(signs::add);
             }
-            return new Hidden(truth, cause, bad, signs, stage != Sign.FAILS_LOOSE);
+            double reach = stage == Sign.FAILS_LOOSE
+                    ? 0
+                    : REACHES.get(truth.complaint().id()).get(random.nextInt(ShippedBook.IDS.size()));
+            return new Hidden(truth, cause, bad, signs, reach);
         }
     }
 
@@ -204,17 +230,17 @@ class SimulatedShopTest {
             untaught = untaught.given(FaultCase.seenIf(UsualFaults.TABLE, shipped, sign));
         }
         List<Check> left = new ArrayList<>(shipped.checks());
-        boolean sealed = hidden.sealed();
+        boolean notReached = hidden.reachMinutes() > 0;
         double minutes = 0;
         while (true) {
-            Optional<Check> next = new FaultFinder(left, sealed ? FaultCase.OPENING_MINUTES : 0).next(belief);
+            Optional<Check> next = new FaultFinder(left, notReached ? hidden.reachMinutes() : 0).next(belief);
             if (next.isEmpty()) {
                 return minutes + FaultFinder.GIVEN_UP_MINUTES;
             }
             Check check = next.get();
             left.remove(check);
-            minutes += hidden.minutes(check, sealed);
-            sealed &= check.closed();
+            minutes += hidden.minutes(check, notReached);
+            notReached &= check.closed();
             boolean bad = hidden.bad().get(check.id());
             untaught = untaught.given(bad ? check.badIf() : check.goodIf());
             if (check.mends() && !bad) {
@@ -228,12 +254,12 @@ class SimulatedShopTest {
     /** By a list: a bad look brings its mending forward. */
     private static double listed(Hidden hidden, List<Check> list) {
         List<Check> left = new ArrayList<>(list);
-        boolean sealed = hidden.sealed();
+        boolean notReached = hidden.reachMinutes() > 0;
         double minutes = 0;
         while (!left.isEmpty()) {
             Check check = left.remove(0);
-            minutes += hidden.minutes(check, sealed);
-            sealed &= check.closed();
+            minutes += hidden.minutes(check, notReached);
+            notReached &= check.closed();
             boolean bad = hidden.bad().get(check.id());
             if (check.mends() && !bad) {
                 return minutes;
