@@ -36,21 +36,24 @@ export function FaultPanel({ fault }: { fault: Fault }) {
         {fault.causes
           .filter((cause) => cause.share >= FAINT)
           .map((cause, nth) => (
-            <li key={cause.words} className="grid grid-cols-[minmax(0,1fr)_3.5rem] items-center gap-x-3">
-              <span className={clsx("first-letter:uppercase", nth === 0 && "text-lg font-semibold")}>
+            <li
+              key={cause.words}
+              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_3.5rem] items-center gap-x-3"
+            >
+              <span className={clsx("leading-snug first-letter:uppercase", nth === 0 && "font-bold")}>
                 {cause.words}
                 {cause.cases >= 0.5 && (
-                  <span className="text-quiet"> · {Math.round(cause.cases)} closed here</span>
+                  <span className="font-normal text-quiet"> · {Math.round(cause.cases)} closed here</span>
                 )}
               </span>
-              <span className="digits row-span-2 text-right text-xl font-bold">
-                {Math.max(1, Math.round(cause.share * 100))} %
-              </span>
-              <span aria-hidden className="h-2.5 bg-line/50">
+              <span aria-hidden className="h-3.5 bg-line/50">
                 <span
                   className={clsx("block h-full", nth === 0 ? "bg-ink" : "bg-done")}
                   style={{ width: `${cause.share * 100}%` }}
                 />
+              </span>
+              <span className="digits text-right text-lg font-bold">
+                {Math.max(1, Math.round(cause.share * 100))} %
               </span>
             </li>
           ))}
@@ -67,7 +70,13 @@ export function FaultPanel({ fault }: { fault: Fault }) {
           </ul>
         </div>
         <div>
-          <h2 className="font-semibold">Minutes to the cure, where first comes</h2>
+          <h2 className="font-semibold">Minutes to the cure, if it is first</h2>
+          {fault.openingMinutes > 0 && (
+            <p className="leading-snug text-quiet">
+              Opening it again: {Math.round(fault.openingMinutes)} min
+              {fault.plugMinutes >= 1 && `, and ${Math.round(fault.plugMinutes)} more to its plugs`}.
+            </p>
+          )}
           <ol className="mt-1 grid gap-1 leading-snug">
             {fault.checks.map((check, nth) => (
               <li
@@ -82,12 +91,6 @@ export function FaultPanel({ fault }: { fault: Fault }) {
               </li>
             ))}
           </ol>
-          {fault.openingMinutes > 0 && (
-            <p className="mt-1 leading-snug text-quiet">
-              Opened again, this device is {Math.round(fault.openingMinutes)} min
-              {fault.plugMinutes >= 1 && `, and its plugs ${Math.round(fault.plugMinutes)} more`}.
-            </p>
-          )}
         </div>
       </div>
       <p className="text-sm leading-snug text-quiet">

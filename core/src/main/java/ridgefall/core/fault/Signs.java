@@ -161,7 +161,7 @@ final class Signs {
     }
 
     /** What a touch proof or a meter wrote of it. */
-    private static Stream<Sign> traced(String said) {
+    static Stream<Sign> traced(String said) {
         return said == null
                 ? Stream.empty()
                 : Stream.of(
@@ -179,7 +179,7 @@ final class Signs {
                                         : null,
                                 said.contains("dead: ") ? Sign.PATCH : null,
                                 said.contains("touches with nobody near") ? Sign.GHOSTS : null,
-                                said.contains("wavy, ") ? Sign.WAVES : null)
+                                said.replace("perhaps wavy", "").contains("wavy, ") ? Sign.WAVES : null)
                         .filter(sign -> sign != null);
     }
 }
