@@ -2888,13 +2888,19 @@ export interface components {
       rig: string | null;
       works: boolean | null;
     };
+    SquareView: {
+      /** Format: int32 */
+      column: number;
+      /** Format: int32 */
+      row: number;
+      name: string;
+    };
     TouchSquaresView: {
       /** Format: int32 */
       columns: number;
-      /** Format: int32 */
-      rows: number;
       /** Format: double */
       aspect: number;
+      squares: components["schemas"]["SquareView"][];
     };
     TestPlanView: {
       /** Format: double */

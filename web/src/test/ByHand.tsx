@@ -9,8 +9,6 @@ import { Button } from "@/ui/Button";
 import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
 
-const ROWS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
-
 /** Touch tried square by square: what does not answer is tapped here, and judged as a trace is. */
 export function ByHand({ jobId }: { jobId: string }) {
   const client = useQueryClient();
@@ -28,20 +26,19 @@ export function ByHand({ jobId }: { jobId: string }) {
         params: { path: { jobId } },
         body: {
           commandId: newId(),
-          silent: [...silent].map((cell) => {
-            const [column = 0, row = 0] = cell.split("/").map(Number);
-            return { column, row };
-          }),
+          silent: (squares?.squares ?? [])
+            .filter(({ name }) => silent.has(name))
+            .map(({ column, row }) => ({ column, row })),
         },
       }),
     );
     await client.invalidateQueries({ queryKey: keys.job(jobId) });
     setOpen(false);
   });
-  const toggle = (cell: string) => {
+  const toggle = (name: string) => {
     const next = new Set(silent);
-    if (!next.delete(cell)) {
-      next.add(cell);
+    if (!next.delete(name)) {
+      next.add(name);
     }
     setSilent(next);
   };
@@ -66,27 +63,21 @@ export function ByHand({ jobId }: { jobId: string }) {
                 maxWidth: `calc(46vh * ${squares.aspect})`,
               }}
             >
-              {Array.from({ length: squares.rows * squares.columns }, (_, i) => {
-                const column = i % squares.columns;
-                const row = Math.floor(i / squares.columns);
-                const cell = `${column}/${row}`;
-                const name = `${ROWS[row % ROWS.length] ?? ""}${row < ROWS.length ? "" : "'"}${column + 1}`;
-                return (
-                  <button
-                    key={cell}
-                    type="button"
-                    aria-pressed={silent.has(cell)}
-                    aria-label={`${name}${silent.has(cell) ? " does not answer" : ""}`}
-                    onClick={() => toggle(cell)}
-                    className={clsx(
-                      "min-h-0 min-w-0 text-[0.6rem] leading-none",
-                      silent.has(cell) ? "bg-alarm font-bold text-on-alarm" : "bg-bond text-ink",
-                    )}
-                  >
-                    {name}
-                  </button>
-                );
-              })}
+              {squares.squares.map(({ name }) => (
+                <button
+                  key={name}
+                  type="button"
+                  aria-pressed={silent.has(name)}
+                  aria-label={`${name}${silent.has(name) ? " does not answer" : ""}`}
+                  onClick={() => toggle(name)}
+                  className={clsx(
+                    "min-h-0 min-w-0 text-[0.6rem] leading-none",
+                    silent.has(name) ? "bg-alarm font-bold text-on-alarm" : "bg-bond text-ink",
+                  )}
+                >
+                  {name}
+                </button>
+              ))}
             </div>
           )}
           <Button look="lamp" disabled={take.busy || !squares} onClick={() => void take.submit(undefined)}>

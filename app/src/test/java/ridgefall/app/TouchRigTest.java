@@ -15,7 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -195,10 +195,12 @@ class TouchRigTest {
     void aHandTellsOfSquaresAndIsJudgedAsATraceIs() {
         UUID job = atTheTouch();
         JsonNode squares = ansa.get("/api/jobs/" + job + "/touch/by-hand").json();
-        int rows = squares.get("rows").asInt();
-        List<Map<String, Integer>> column = java.util.stream.IntStream.range(0, rows)
-                .mapToObj(row -> Map.of("column", 4, "row", row))
-                .collect(Collectors.toList());
+        assertThat(squares.get("squares").get(0).get("name").asString()).isEqualTo("A1");
+        List<Map<String, Integer>> column = StreamSupport.stream(
+                        squares.get("squares").spliterator(), false)
+                .filter(square -> square.get("column").asInt() == 4)
+                .map(square -> Map.of("column", 4, "row", square.get("row").asInt()))
+                .toList();
         assertThat(ansa.get("/api/jobs/" + job + "/touch/by-hand/sheet").raw().body())
                 .startsWith("%PDF");
         Answer beside = byHand(job, List.of(Map.of("column", 900, "row", 0)));

@@ -2,6 +2,7 @@ package ridgefall.app.test;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -44,8 +45,14 @@ class TouchByHandController {
         this.answers = answers;
     }
 
-    /** @param aspect of the face, across over down */
-    record TouchSquaresView(int columns, int rows, double aspect) {}
+    /** @param name as it stands on the paper */
+    record SquareView(int column, int row, String name) {}
+
+    /**
+     * @param aspect of the screen, across over down
+     * @param squares row by row
+     */
+    record TouchSquaresView(int columns, double aspect, List<SquareView> squares) {}
 
     record SquaresTried(UUID commandId, List<Cell> silent) {}
 
@@ -53,10 +60,12 @@ class TouchByHandController {
     TouchSquaresView squares(@PathVariable UUID jobId) {
         DeviceProfile profile = jobs.course(jobId).profile();
         TouchGrid grid = TouchByHand.grid(profile);
+        List<SquareView> squares = IntStream.range(0, grid.cells())
+                .mapToObj(i -> new Cell(i % grid.columns(), i / grid.columns()))
+                .map(cell -> new SquareView(cell.column(), cell.row(), TouchByHand.name(cell)))
+                .toList();
         return new TouchSquaresView(
-                grid.columns(),
-                grid.rows(),
-                profile.edge().widthMm() / profile.edge().heightMm());
+                grid.columns(), profile.screen().widthMm() / profile.screen().heightMm(), squares);
     }
 
     @GetMapping("/sheet")

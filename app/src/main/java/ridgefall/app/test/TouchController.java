@@ -37,7 +37,7 @@ import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Step;
-import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.test.Look;
 import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
@@ -267,12 +267,8 @@ class TouchController {
     @PutMapping("/{task}/by-rig")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void byRig(@PathVariable UUID jobId, @PathVariable Task task, @AuthenticationPrincipal SignedIn who) {
-        DeviceProfile profile = jobs.course(jobId).profile();
-        double borderMm = profile.document().border().everywhereMm();
-        TouchRigs.Told told = rigs.run(
-                task.name(),
-                profile.edge().widthMm() - 2 * borderMm,
-                profile.edge().heightMm() - 2 * borderMm);
+        Area screen = jobs.course(jobId).profile().screen();
+        TouchRigs.Told told = rigs.run(task.name(), screen.widthMm(), screen.heightMm());
         keep(jobId, task, told.widthPx(), told.heightPx(), told.csv(), who);
     }
 

@@ -9,6 +9,7 @@ import ridgefall.core.bond.BondState;
 import ridgefall.core.edge.Point;
 import ridgefall.core.gate.Course;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 
 /** Where the plugs of a touch layer and their cables lie beneath its screen, as it is held: a dead band often ends at one. */
@@ -67,9 +68,9 @@ final class TouchPlugs {
     }
 
     private static TouchPointView beside(DeviceProfile profile, Point at, boolean turned) {
-        double borderMm = profile.document().border().everywhereMm();
-        double x = (at.xMm() - borderMm) / (profile.edge().widthMm() - 2 * borderMm);
-        double y = (at.yMm() - borderMm) / (profile.edge().heightMm() - 2 * borderMm);
+        Area screen = profile.screen();
+        double x = (at.xMm() - screen.xMm()) / screen.widthMm();
+        double y = (at.yMm() - screen.yMm()) / screen.heightMm();
         return turned ? new TouchPointView(1 - y, x) : new TouchPointView(x, y);
     }
 

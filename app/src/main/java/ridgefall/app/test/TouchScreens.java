@@ -8,8 +8,7 @@ final class TouchScreens {
     private TouchScreens() {}
 
     static Screen of(DeviceProfile profile, double widthPx, double heightPx) {
-        double borderMm = profile.document().border().everywhereMm();
-        double longMm = Math.max(profile.edge().widthMm(), profile.edge().heightMm()) - 2 * borderMm;
+        double longMm = Math.max(profile.screen().widthMm(), profile.screen().heightMm());
         return new Screen(widthPx, heightPx, Math.max(widthPx, heightPx) / longMm);
     }
 }

@@ -10,6 +10,7 @@ import ridgefall.core.edge.EdgeProfile;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.profile.ProfileDocument.AlongEdge;
+import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.profile.ProfileDocument.CarryOver;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Cover;
@@ -189,6 +190,12 @@ public record DeviceProfile(
     public String entrySeam() {
         String words = document.front().seamWords();
         return document.front().seam().words() + (words == null || words.isBlank() ? "" : ", " + words);
+    }
+
+    /** What of the face its opaque border leaves to see. */
+    public Area screen() {
+        double borderMm = document.border().everywhereMm();
+        return new Area(borderMm, borderMm, edge.widthMm() - 2 * borderMm, edge.heightMm() - 2 * borderMm);
     }
 
     public double frontMassKg() {

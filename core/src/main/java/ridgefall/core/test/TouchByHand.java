@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import ridgefall.core.edge.Point;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.sheet.Sheet;
 import ridgefall.core.sheet.Sheet.Mark;
 import ridgefall.core.test.TouchFinding.DeadPatch;
@@ -28,13 +29,9 @@ public final class TouchByHand {
 
     private TouchByHand() {}
 
-    /** Of the face within its border, as the book draws it. */
-    static Screen screen(DeviceProfile profile) {
-        double borderMm = profile.document().border().everywhereMm();
-        return new Screen(
-                (profile.edge().widthMm() - 2 * borderMm) * PX_PER_MM,
-                (profile.edge().heightMm() - 2 * borderMm) * PX_PER_MM,
-                PX_PER_MM);
+    private static Screen screen(DeviceProfile profile) {
+        Area screen = profile.screen();
+        return new Screen(screen.widthMm() * PX_PER_MM, screen.heightMm() * PX_PER_MM, PX_PER_MM);
     }
 
     /** The squares there are, all of them answering. */
@@ -43,7 +40,7 @@ public final class TouchByHand {
     }
 
     /** As written on the paper: A1 is the square at the top left. */
-    static String name(Cell cell) {
+    public static String name(Cell cell) {
         return (char) ('A' + cell.row() % 26) + (cell.row() < 26 ? "" : "'") + (cell.column() + 1);
     }
 
