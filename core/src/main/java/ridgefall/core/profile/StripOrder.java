@@ -22,8 +22,9 @@ import ridgefall.core.profile.ProfileDocument.Screw;
  * can be. Backwards it is the way to put it together. Holes of a later layer have nothing to take out.
  *
  * @param underAPlug ids of screws that no driver reaches while some plug is home: on the way back they are driven before it
+ * @param overPlugs what must be off before each plug, by its id; the front, and the battery out of circuit, are not among it
  */
-public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
+public record StripOrder(List<Stage> stages, Set<String> underAPlug, Map<String, Set<Move>> overPlugs) {
     /** When screws come out. */
     public enum When {
         /** On the way to the battery's plug. */
@@ -56,6 +57,7 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
     public StripOrder {
         stages = List.copyOf(stages);
         underAPlug = Set.copyOf(underAPlug);
+        overPlugs = Map.copyOf(overPlugs);
     }
 
     static StripOrder of(ProfileDocument device) {
@@ -74,7 +76,7 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
         device.connectors().stream()
                 .filter(plug -> plug.role() != PlugRole.BATTERY)
                 .forEach(plug -> stages.add(new Stage.Free(plug, false)));
-        return new StripOrder(stages, Set.of());
+        return new StripOrder(stages, Set.of(), Map.of());
     }
 
     /** Every screw there is to take out, in that order. */
@@ -182,7 +184,15 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug) {
                             .filter(screw -> graph.before(new Move(Act.SCREW_OUT, screw.id())).stream()
                                     .anyMatch(before -> before.act() == Act.UNPLUG))
                             .map(Screw::id)
-                            .collect(Collectors.toSet()));
+                            .collect(Collectors.toSet()),
+                    device.connectors().stream().collect(Collectors.toMap(Connector::id, this::over, (a, b) -> a)));
+        }
+
+        private Set<Move> over(Connector plug) {
+            return graph.before(new Move(Act.UNPLUG, plug.id())).stream()
+                    .filter(move -> !move.equals(OrderGraph.FRONT_OPEN)
+                            && !graph.isolation().contains(move))
+                    .collect(Collectors.toSet());
         }
 
         private static <T> T find(List<T> all, java.util.function.Function<T, String> id, Move move) {

@@ -127,13 +127,10 @@ public record StripMap(List<Part> parts, List<Hole> holes, List<Plug> plugs, Lis
      * @param sealed it was put together since
      */
     public static Set<Move> over(DeviceProfile profile, JobState state, List<Connector> plugs, boolean sealed) {
-        OrderGraph order = OrderGraph.of(profile.document());
         Set<Move> over = new HashSet<>();
-        plugs.forEach(plug -> over.addAll(order.before(unplug(plug))));
-        over.remove(OrderGraph.FRONT_OPEN);
-        over.removeAll(order.isolation());
-        if (!sealed) {
-            over.removeAll(done(profile, state, order));
+        plugs.forEach(plug -> over.addAll(profile.stripOrder().overPlugs().getOrDefault(plug.id(), Set.of())));
+        if (!sealed && !over.isEmpty()) {
+            over.removeAll(done(profile, state, OrderGraph.of(profile.document())));
         }
         return over;
     }
