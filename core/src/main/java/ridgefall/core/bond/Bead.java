@@ -6,6 +6,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.PerDevice;
 import ridgefall.core.units.Allowed;
 
 /**
@@ -40,18 +41,24 @@ public record Bead(double pathMm, double ledgeMm, double gapMm, double needleMm)
         Allowed.between("needleMm", needleMm, 0.1, 3, "mm");
     }
 
+    private static final PerDevice<Double> ROUND_MM = new PerDevice<>(Bead::roundMm);
+
     public static Bead of(DeviceProfile profile, double gapMm, double needleMm) {
+        return new Bead(ROUND_MM.of(profile), BenchTape.narrowestMm(profile), gapMm, needleMm);
+    }
+
+    /** Of the way that it is laid on, less what it skips. */
+    private static double roundMm(DeviceProfile profile) {
         double skipsMm = profile.features().stream()
                 .filter(EdgeFeature::keepsTapeOff)
                 .mapToDouble(feature -> feature.where().lengthMm())
                 .sum();
-        double narrowestMm = BenchTape.narrowestMm(profile);
-        double middleMm = Math.min(OFFSET_MM, narrowestMm / 2);
+        double middleMm = Math.min(OFFSET_MM, BenchTape.narrowestMm(profile) / 2);
         double roundMm = new GeometryFactory()
                 .createPolygon(profile.edge().outline().getCoordinates())
                 .buffer(-middleMm)
                 .getLength();
-        return new Bead(roundMm - skipsMm, narrowestMm, gapMm, needleMm);
+        return roundMm - skipsMm;
     }
 
     /** Along a rounded rectangle, less the skips, mm. */

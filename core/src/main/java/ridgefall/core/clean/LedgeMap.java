@@ -13,6 +13,7 @@ import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Turn;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.PerDevice;
 import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.profile.ProfileDocument.Inside;
 import ridgefall.core.profile.ProfileDocument.InsideKind;
@@ -64,7 +65,13 @@ public record LedgeMap(List<Stretch> stretches, List<KeepOff> keepOffs, double u
      */
     public record KeepOff(String id, String words, EdgeInterval where, double inwardMm, boolean soft, boolean lens) {}
 
+    private static final PerDevice<LedgeMap> KNOWN = new PerDevice<>(LedgeMap::drawn);
+
     public static LedgeMap of(DeviceProfile profile) {
+        return KNOWN.of(profile);
+    }
+
+    private static LedgeMap drawn(DeviceProfile profile) {
         EdgeLine edge = profile.edge();
         List<KeepOff> keepOffs = keepOffs(profile);
         return new LedgeMap(

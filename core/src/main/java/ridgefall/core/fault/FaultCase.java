@@ -13,6 +13,7 @@ import ridgefall.core.fault.FaultTable.Cause;
 import ridgefall.core.fault.FaultTable.Check;
 import ridgefall.core.fault.FaultTable.Complaint;
 import ridgefall.core.fault.FaultTable.Kind;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Phase;
@@ -112,14 +113,18 @@ public record FaultCase(
         return seen;
     }
 
-    /** How likely each cause was, by complaint and cause, of every case of a job that came to work again; each case sums to 1. */
+    /**
+     * How likely each cause was, by complaint and cause, of every case of a job that came to work again here; each case sums to 1.
+     */
     public static Map<String, Map<String, Double>> closed(DeviceProfile profile, JobState state, FaultTable table) {
         Map<String, Map<String, Double>> counts = new HashMap<>();
         for (FaultState.Closed closed : FaultState.of(state).closed()) {
             Complaint complaint = table.about(closed.functionId());
             Check cure = complaint.check(closed.curedBy());
             Optional<Function> function = profile.function(closed.functionId());
-            if (cure != null && function.isPresent()) {
+            // What was closed elsewhere counts there, and may be a copy of what counts here.
+            boolean here = IntakeState.of(state).here(closed.at());
+            if (cure != null && function.isPresent() && here) {
                 Faults unlearned = new Faults(table, Map.of());
                 believed(
                                 unlearned,

@@ -1,5 +1,6 @@
 package ridgefall.core.fault;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +37,7 @@ public record FaultState(
     static final String COPY = "copy";
 
     /** @param before what was tried in vain */
-    public record Closed(String functionId, Phase phase, String curedBy, List<FaultChecked> before) {}
+    public record Closed(String functionId, Phase phase, String curedBy, List<FaultChecked> before, Instant at) {}
 
     public static FaultState of(JobState job) {
         return job.of(FaultFact.FAMILY);
@@ -44,7 +45,7 @@ public record FaultState(
 
     FaultState hears(Entry entry) {
         if (entry.fact() instanceof FunctionTested tested) {
-            return tested(tested);
+            return tested(tested, entry.happenedAt());
         } else if (entry.fact() instanceof CheckAnswered check && check.answer() == Answer.FAIL) {
             return new FaultState(tried, failing, closed, Fold.plus(stiff, check.checkId()));
         } else if (entry.fact() instanceof PartsFact.PartSwapped) {
@@ -62,7 +63,7 @@ public record FaultState(
         return this;
     }
 
-    private FaultState tested(FunctionTested tested) {
+    private FaultState tested(FunctionTested tested, Instant at) {
         String step = Checks.functionStepId(tested.phase(), tested.functionId());
         if (tested.answer() == Answer.FAIL) {
             // What was done before it failed again did not help.
@@ -80,7 +81,8 @@ public record FaultState(
                                         tested.functionId(),
                                         tested.phase(),
                                         curedBy.get(),
-                                        before(step, curedBy.get())))
+                                        before(step, curedBy.get()),
+                                        at))
                         : closed,
                 stiff);
     }

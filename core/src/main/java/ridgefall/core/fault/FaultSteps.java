@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.carry.CopyFact;
@@ -30,8 +32,14 @@ public final class FaultSteps {
 
     /** All cases that stand open, in the order their functions are tested. */
     public static List<FaultCase> open(DeviceProfile profile, JobState state, Faults faults) {
+        return open(profile, state, faults, stepId -> true);
+    }
+
+    private static List<FaultCase> open(
+            DeviceProfile profile, JobState state, Faults faults, Predicate<String> ofStep) {
         return Stream.of(Phase.values())
                 .flatMap(phase -> profile.functions().stream()
+                        .filter(function -> ofStep.test(Checks.functionStepId(phase, function.id())))
                         .filter(function -> asked(state, function, phase))
                         .map(function -> FaultCase.of(profile, state, function, phase, faults)))
                 .toList();
@@ -46,9 +54,13 @@ public final class FaultSteps {
                 && (phase != Phase.BEFORE || IntakeState.of(state).cameFrom().isPresent());
     }
 
-    /** The steps with the next check of each open case before the step that failed. */
+    /** A station's steps with the next check of each open case before the step that failed. */
     public static List<Step> into(List<Step> steps, DeviceProfile profile, JobState state, Faults faults) {
-        List<FaultCase> open = open(profile, state, faults);
+        if (state.nothingFails()) {
+            return steps;
+        }
+        Set<String> ids = steps.stream().map(Step::id).collect(Collectors.toSet());
+        List<FaultCase> open = open(profile, state, faults, ids::contains);
         if (open.isEmpty()) {
             return steps;
         }
@@ -68,7 +80,7 @@ public final class FaultSteps {
                 all.add(step);
             }
         }
-        return all;
+        return List.copyOf(all);
     }
 
     private static Step step(DeviceProfile profile, JobState state, FaultCase open, Check check) {

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.bond.Bead;
@@ -48,6 +49,7 @@ import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
+import ridgefall.core.job.AskedOnce;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
@@ -77,6 +79,7 @@ import ridgefall.core.seal.SealFact;
 import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.CutPlan;
+import ridgefall.core.separate.CutPlanner;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 import ridgefall.core.separate.SeparateFact;
@@ -94,7 +97,10 @@ import ridgefall.core.test.TestStation;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
-/** One job on its way through the twelve stations. Pure: the same journal at the same time gives the same course. */
+/**
+ * One job on its way through the twelve stations. Pure: the same journal at the same time gives the same course. A station's
+ * steps are built when something first asks for them, and then kept as long as the course is.
+ */
 public final class Course {
     /** Where a device still goes whose owner takes it back as it is. */
     private static final Set<Station> UNREPAIRED = EnumSet.of(Station.INTAKE, Station.DECIDE, Station.PROVE);
@@ -152,6 +158,9 @@ public final class Course {
     private final Planning planning;
     private final Instant now;
 
+    /** As the course tells them: each station's own, with what the fault finder and a front that is sealed already make of them. */
+    private final Map<Station, List<Step>> told = new ConcurrentHashMap<>();
+
     /**
      * As it stood when the latest fact happened.
      *
@@ -183,24 +192,26 @@ public final class Course {
                         .filter(taken -> taken.sourceId().equals(sourceId))
                         .findFirst(),
                 now);
-        CarryStation carry = new CarryStation();
-        CleanStation clean = new CleanStation(planning::primer, now);
-        TestStation test = new TestStation();
+        StationRoom carry = new AskedOnce(new CarryStation());
+        StationRoom clean = new AskedOnce(new CleanStation(planning::primer, now));
+        StationRoom test = new AskedOnce(new TestStation());
         this.bond = new BondStation(planning::strips, planning::supplies, clean, now);
-        this.seal = new SealStation(List.of(carry, clean, bond, test), test, bond, now);
+        StationRoom bonded = new AskedOnce(bond);
+        this.seal = new SealStation(List.of(carry, clean, bonded, test), test, bond, now);
+        StationRoom sealed = new AskedOnce(seal);
         this.rooms = List.of(
-                new IntakeStation(),
-                new DecideStation(planning::currency),
-                new PartsStation(),
-                heat,
-                new SeparateStation(this::cutPlan, heat),
-                new StripStation(),
+                new AskedOnce(new IntakeStation()),
+                new AskedOnce(new DecideStation(planning::currency)),
+                new AskedOnce(new PartsStation()),
+                new AskedOnce(heat),
+                new AskedOnce(new SeparateStation(this::cutPlan, heat)),
+                new AskedOnce(new StripStation()),
                 carry,
                 clean,
-                bond,
+                bonded,
                 test,
-                seal,
-                new ProveStation(seal));
+                sealed,
+                new AskedOnce(new ProveStation(sealed)));
     }
 
     /** The same as it stands at another time: a device that lies there gets cold. */
@@ -342,9 +353,13 @@ public final class Course {
      * @throws NotAllowed when clips hold its front: there is nothing to cut
      */
     public CutPlan cutPlan() {
-        // Nobody asks of an open front how warm it is.
-        boolean open = SeparateState.of(state).frontOpened();
-        return cutPlan(open ? List.of() : HeatState.of(state).soaksSinceOpened());
+        SeparateState front = SeparateState.of(state);
+        if (!front.frontOpened()) {
+            return cutPlan(HeatState.of(state).soaksSinceOpened());
+        }
+        // Nobody asks of an open front how warm it is, nor by what it would have been opened best.
+        HeatQuestion question = heatQuestion().by(handNPerMm()).after(Damage.harms(state));
+        return CutPlanner.allFree(question, List.copyOf(front.freed())).orElseGet(() -> cutPlan(List.of()));
     }
 
     private CutPlan cutPlan(List<Soak> soaks) {
@@ -398,13 +413,24 @@ public final class Course {
                 .orElse(steps);
     }
 
+    /** No station is asked before its turn comes. */
     private Stream<Step> stationsSteps() {
-        Faults faults = planning.faults();
-        List<Step> steps = rooms().flatMap(room -> room.steps(profile, state).stream())
-                .map(this::openedFirst)
-                .toList();
-        return FaultSteps.into(FoundLate.inOrder(steps, profile, state, faults.table()), profile, state, faults)
-                .stream();
+        return rooms().map(this::told).flatMap(List::stream);
+    }
+
+    private List<Step> told(StationRoom room) {
+        List<Step> steps = told.get(room.station());
+        if (steps == null) {
+            Faults faults = planning.faults();
+            List<Step> own =
+                    room.steps(profile, state).stream().map(this::openedFirst).toList();
+            // Nothing is tried with the front loose anywhere else.
+            List<Step> inOrder =
+                    room.station() == Station.TEST ? FoundLate.inOrder(own, profile, state, faults.table()) : own;
+            steps = FaultSteps.into(inOrder, profile, state, faults);
+            told.put(room.station(), steps);
+        }
+        return steps;
     }
 
     /** A part that turns out wrong once the front is sealed is swapped after it was opened again. */

@@ -13,6 +13,7 @@ import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
 import ridgefall.core.job.Family;
+import ridgefall.core.job.Role;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Timer;
 import ridgefall.core.material.FrontCondition;
@@ -487,6 +488,46 @@ public sealed interface IntakeFact extends Fact.Of<IntakeState> {
         @Override
         public String words(FactWords told) {
             return "Photo" + (words == null || words.isBlank() ? "" : ": " + words);
+        }
+    }
+
+    /**
+     * All before it was read from a file that another book of jobs, or this one, had written: where it comes from.
+     *
+     * @param number of the job as it was there
+     * @param facts that the file held
+     */
+    record BroughtIn(long number, int facts) implements IntakeFact {
+        @Override
+        public void check() {
+            Allowed.between("number", number, 1, Long.MAX_VALUE, "");
+            Allowed.between("facts", facts, 1, Integer.MAX_VALUE, "");
+        }
+
+        @Override
+        public IntakeState after(IntakeState before, Entry entry) {
+            return before.broughtIn(entry.happenedAt());
+        }
+
+        @Override
+        public Role by() {
+            return Role.LEAD;
+        }
+
+        /** Nothing was done to the device. */
+        @Override
+        public Page page() {
+            return Page.ELSEWHERE;
+        }
+
+        @Override
+        public boolean canBeTakenBack() {
+            return false;
+        }
+
+        @Override
+        public String words(FactWords told) {
+            return "Brought in from a file: job " + number + " of the book it comes from, " + facts + " facts";
         }
     }
 

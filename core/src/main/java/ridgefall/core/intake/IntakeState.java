@@ -29,6 +29,7 @@ import ridgefall.core.stop.StopFact;
  * @param begun whether something was done to it that nothing brings back
  * @param cracks tapped on the edge, in the order they were
  * @param marks drawn on the outline, in the order they were
+ * @param broughtIn when it came from another book as a file: what was done until then was done elsewhere; null where it was not
  */
 public record IntakeState(
         JobOpened opened,
@@ -39,9 +40,10 @@ public record IntakeState(
         List<Function> functionsAdded,
         List<EdgeInterval> cracks,
         List<Mark> marks,
-        List<PhotoTaken> photos) {
-    static final IntakeState NOTHING =
-            new IntakeState(null, null, Unit.UNSEEN, Owner.SILENT, false, List.of(), List.of(), List.of(), List.of());
+        List<PhotoTaken> photos,
+        Instant broughtIn) {
+    static final IntakeState NOTHING = new IntakeState(
+            null, null, Unit.UNSEEN, Owner.SILENT, false, List.of(), List.of(), List.of(), List.of(), null);
 
     /** Half the width, along the edge, that a crack tapped at one place is taken to have. */
     private static final double TAPPED_CRACK_HALF_MM = 4;
@@ -135,30 +137,49 @@ public record IntakeState(
             };
         }
         return entry.fact().irreversible() && !begun
-                ? new IntakeState(opened, openedAt, unit, owner, true, functionsAdded, cracks, marks, photos)
+                ? new IntakeState(opened, openedAt, unit, owner, true, functionsAdded, cracks, marks, photos, broughtIn)
                 : this;
     }
 
     IntakeState adding(Function function) {
         return new IntakeState(
-                opened, openedAt, unit, owner, begun, Fold.plus(functionsAdded, function), cracks, marks, photos);
+                opened,
+                openedAt,
+                unit,
+                owner,
+                begun,
+                Fold.plus(functionsAdded, function),
+                cracks,
+                marks,
+                photos,
+                broughtIn);
     }
 
     IntakeState said(Owner answers) {
-        return new IntakeState(opened, openedAt, unit, answers, begun, functionsAdded, cracks, marks, photos);
+        return new IntakeState(
+                opened, openedAt, unit, answers, begun, functionsAdded, cracks, marks, photos, broughtIn);
     }
 
     IntakeState opened(JobOpened by, Instant at) {
-        return new IntakeState(by, at, unit, owner, begun, functionsAdded, cracks, marks, photos);
+        return new IntakeState(by, at, unit, owner, begun, functionsAdded, cracks, marks, photos, broughtIn);
     }
 
     IntakeState looked(Unit seen) {
-        return new IntakeState(opened, openedAt, seen, owner, begun, functionsAdded, cracks, marks, photos);
+        return new IntakeState(opened, openedAt, seen, owner, begun, functionsAdded, cracks, marks, photos, broughtIn);
     }
 
     IntakeState cracked(EdgeInterval crack) {
         return new IntakeState(
-                opened, openedAt, unit, owner, begun, functionsAdded, Fold.plus(cracks, crack), marks, photos);
+                opened,
+                openedAt,
+                unit,
+                owner,
+                begun,
+                functionsAdded,
+                Fold.plus(cracks, crack),
+                marks,
+                photos,
+                broughtIn);
     }
 
     IntakeState marked(long seq, IntakeFact mark) {
@@ -171,17 +192,36 @@ public record IntakeState(
                 functionsAdded,
                 cracks,
                 Fold.plus(marks, new Mark(seq, mark)),
-                photos);
+                photos,
+                broughtIn);
     }
 
     IntakeState unmarked(long seq) {
         List<Mark> left = marks.stream().filter(mark -> mark.seq() != seq).toList();
-        return new IntakeState(opened, openedAt, unit, owner, begun, functionsAdded, cracks, left, photos);
+        return new IntakeState(opened, openedAt, unit, owner, begun, functionsAdded, cracks, left, photos, broughtIn);
     }
 
     IntakeState pictured(PhotoTaken photo) {
         return new IntakeState(
-                opened, openedAt, unit, owner, begun, functionsAdded, cracks, marks, Fold.plus(photos, photo));
+                opened,
+                openedAt,
+                unit,
+                owner,
+                begun,
+                functionsAdded,
+                cracks,
+                marks,
+                Fold.plus(photos, photo),
+                broughtIn);
+    }
+
+    IntakeState broughtIn(Instant at) {
+        return new IntakeState(opened, openedAt, unit, owner, begun, functionsAdded, cracks, marks, photos, at);
+    }
+
+    /** Whether something was done in this shop, and not where a file came from that it was brought in by. */
+    public boolean here(Instant at) {
+        return broughtIn == null || at.isAfter(broughtIn);
     }
 
     public Optional<FrontCondition> front() {

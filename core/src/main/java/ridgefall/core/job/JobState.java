@@ -118,6 +118,11 @@ public record JobState(
         return Optional.ofNullable(of(JobFact.FAMILY).get(stepId)).map(given -> given.signedOff(signedOff(stepId)));
     }
 
+    /** Whether no function and no check was found to fail. */
+    public boolean nothingFails() {
+        return of(JobFact.FAMILY).values().stream().noneMatch(given -> given.answer() == Answer.FAIL);
+    }
+
     public Optional<Given> function(Phase phase, String functionId) {
         return given(Checks.functionStepId(phase, functionId));
     }

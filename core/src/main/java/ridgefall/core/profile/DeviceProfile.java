@@ -3,6 +3,7 @@ package ridgefall.core.profile;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
@@ -64,6 +65,12 @@ public record DeviceProfile(
                 ledge,
                 merged.features().stream().map(DeviceProfile::feature).toList(),
                 StripOrder.of(merged));
+    }
+
+    /** By what names it: plans are looked up by their devices with every tap, and a document is long. */
+    @Override
+    public int hashCode() {
+        return Objects.hash(document.id(), version, variantId);
     }
 
     /** The same device with functions that its profile does not name. */

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.damage.DamageState;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Entry;
@@ -155,6 +156,7 @@ public record JobRecord(
                         .orElse(withoutStrips),
                 SealProof.told(profile, state),
                 counting.stream()
+                        .filter(e -> !(e.fact() instanceof IntakeFact.BroughtIn))
                         .map(e -> e.who() + ", " + e.role().words())
                         .distinct()
                         .toList(),

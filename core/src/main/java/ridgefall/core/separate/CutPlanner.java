@@ -89,15 +89,31 @@ public final class CutPlanner {
         return rounds(question, freedInOrder).get(0);
     }
 
+    /** The way round an edge that is free all along: nothing is left to plan. Empty where some of it still holds. */
+    public static Optional<CutPlan> allFree(HeatQuestion question, List<String> freed) {
+        List<Stretch> stretches = stretches(question);
+        List<String> ids = stretches.stream().map(Stretch::id).toList();
+        if (!freed.containsAll(ids)) {
+            return Optional.empty();
+        }
+        int last = ids.indexOf(freed.get(freed.size() - 1));
+        return Optional.of(
+                plan(round(question, stretches, (1 << ids.size()) - 1, last, List.of()), List.of(), null, null));
+    }
+
+    private static List<Stretch> stretches(HeatQuestion question) {
+        return Stretch.along(question.profile(), question.cracks()).stream()
+                .map(stretch -> stretch.after(
+                        question.harms(), question.profile().edge().turn()))
+                .toList();
+    }
+
     /**
      * That, and straight on in either direction: where warmth goes along with the pick, to stay beside it may be worth more. Which of
      * them is best only the bench can say.
      */
     static List<Round> rounds(HeatQuestion question, List<String> freedInOrder) {
-        List<Stretch> stretches = Stretch.along(question.profile(), question.cracks()).stream()
-                .map(stretch -> stretch.after(
-                        question.harms(), question.profile().edge().turn()))
-                .toList();
+        List<Stretch> stretches = stretches(question);
         List<String> ids = stretches.stream().map(Stretch::id).toList();
         int freed = 0;
         int last = -1;

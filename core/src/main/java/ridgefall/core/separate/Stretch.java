@@ -13,6 +13,7 @@ import ridgefall.core.edge.Landmark;
 import ridgefall.core.edge.Turn;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
+import ridgefall.core.profile.PerDevice;
 import ridgefall.core.profile.ProfileDocument.PanelType;
 
 /**
@@ -68,6 +69,12 @@ public record Stretch(
      * short pieces melt into their neighbours until an order can be planned.
      */
     public static List<Stretch> along(DeviceProfile profile, List<EdgeInterval> cracks) {
+        return cracks.isEmpty() ? WHOLE.of(profile) : pieces(profile, cracks);
+    }
+
+    private static final PerDevice<List<Stretch>> WHOLE = new PerDevice<>(profile -> pieces(profile, List.of()));
+
+    private static List<Stretch> pieces(DeviceProfile profile, List<EdgeInterval> cracks) {
         double sliverMm = SLIVER_MM;
         List<Stretch> stretches = along(profile, cracks, sliverMm);
         while (stretches.size() > CutOrder.GREATEST_STRETCHES) {

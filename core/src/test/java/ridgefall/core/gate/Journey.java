@@ -3,7 +3,6 @@ package ridgefall.core.gate;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -151,10 +150,11 @@ public final class Journey {
     }
 
     private static final int WALKED_BENCHES = 3;
+    private static final int BETWEEN_S = 20;
 
     private final DeviceProfile profile;
     private final Planning planning;
-    private final List<Entry> journal = new ArrayList<>();
+    private Course course;
 
     public Journey() {
         this(QUIRE);
@@ -174,28 +174,34 @@ public final class Journey {
     /** The same job again, to be taken another way from here. */
     public Journey again() {
         Journey other = new Journey(profile, planning);
-        other.journal.clear();
-        other.journal.addAll(journal);
+        other.course = course;
         return other;
     }
 
+    /** Asked anew: something else at the bench has changed. */
+    Journey anew() {
+        course = course.at(journal().get(journal().size() - 1).happenedAt());
+        return this;
+    }
+
     public Course course() {
-        return new Course(profile, journal, planning);
+        return course;
     }
 
     public JobState state() {
-        return JobState.of(journal);
+        return course.state();
     }
 
     public List<Entry> journal() {
-        return journal;
+        return course.journal();
     }
 
     /** Records a fact without asking whether it may happen: 20 s after the latest, and what is warmed once it is warm. */
     public Journey append(Fact fact) {
-        long seq = journal.size() + 1;
-        Instant after =
-                journal.isEmpty() ? START : journal.get(journal.size() - 1).happenedAt();
+        if (course == null) {
+            course = new Course(profile, List.of(entry(1, START.plusSeconds(BETWEEN_S), fact)), planning);
+            return this;
+        }
         long warming = fact instanceof HeatFact.SoakEnded
                 ? HeatState.of(state())
                         .runningSoak()
@@ -207,10 +213,17 @@ public final class Journey {
                         .map(lamp -> (long) lamp.seconds())
                         .orElse(0L)
                 : 0;
-        Instant soon = after.plusSeconds(Math.max(20, Math.max(warming, shining)));
+        List<Entry> journal = journal();
+        Instant soon = journal.get(journal.size() - 1)
+                .happenedAt()
+                .plusSeconds(Math.max(BETWEEN_S, Math.max(warming, shining)));
         Instant at = cured(fact).filter(soon::isBefore).orElse(soon);
-        journal.add(new Entry(seq, at, "Ansa Orrick", Role.TECHNICIAN, fact));
+        course = course.with(entry(journal.size() + 1L, at, fact));
         return this;
+    }
+
+    private static Entry entry(long seq, Instant at, Fact fact) {
+        return new Entry(seq, at, "Ansa Orrick", Role.TECHNICIAN, fact);
     }
 
     /** A lead answers for recording a fact although it is held; fails where that could not be. */

@@ -49,6 +49,7 @@ class SourceTakenTest {
 
     private void take(String sourceId, Duration forSo) {
         others.add(new SourceTaken(sourceId, "job 7, Dial 45", now(), now().plus(forSo)));
+        journey.anew();
     }
 
     private SoakStarted offered() {

@@ -54,8 +54,8 @@ import ridgefall.core.units.NotAllowed;
 class WanderingTest {
     private static final int TAPS = 120;
 
-    /** A new one every run; {@code -Dridgefall.seed} walks one again. */
-    private static final long SEED = Long.getLong("ridgefall.seed", new Random().nextInt(1_000_000));
+    /** The same at every build; new ones are walked by {@code ./ridgefall bench}, and any by {@code -Dridgefall.seed}. */
+    private static final long SEED = Long.getLong("ridgefall.seed", 20_261_201L);
 
     /** Walks that once came to harm, by device and seed: they are walked again every time. */
     private static final List<Map.Entry<String, Long>> PAST_FAILURES =
