@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -60,10 +61,16 @@ import ridgefall.core.strip.StripFact;
  */
 @Component
 @ConditionalOnProperty("ridgefall.demo")
-class DemoData implements ApplicationRunner {
+public class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
     private static final SignedIn ANSA = new SignedIn(new UUID(0, 1), "Ansa Orrick", Role.TECHNICIAN);
     private static final String QUIRE = "marrowby-quire-11";
+
+    /** How one of its tablets came in; a plan of its own comes with the app. */
+    public static final List<IntakeFact> BENT_AND_CRACKED = List.of(
+            new IntakeFact.FrontSeen(FrontCondition.CRACKED),
+            new CrackDrawn(List.of(new Point(140, 0.5), new Point(128, 22), new Point(137, 48), new Point(120, 71))),
+            new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, 60.0));
 
     private final People people;
     private static final Duration DAY_BEGAN = Duration.ofHours(2);
@@ -142,10 +149,8 @@ class DemoData implements ApplicationRunner {
                 "Lift station Upper Coombe",
                 "Crack from the camera edge, ghost touches",
                 at(Station.HEAT),
-                new SymptomSeen(Symptom.GHOST_TOUCH, true),
-                new CrackDrawn(
-                        List.of(new Point(140, 0.5), new Point(128, 22), new Point(137, 48), new Point(120, 71))),
-                new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, 60.0));
+                Stream.concat(Stream.of(new SymptomSeen(Symptom.GHOST_TOUCH, true)), BENT_AND_CRACKED.stream())
+                        .toArray(Fact[]::new));
         job(QUIRE, null, "Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE));
         job(
                 "marrowby-quire-8",

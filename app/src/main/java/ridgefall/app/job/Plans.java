@@ -35,9 +35,9 @@ import ridgefall.core.separate.OpeningPlanner;
 @Component
 public class Plans implements Planning {
     private final LoadingCache<HeatQuestion, List<HeatPlan>> heat =
-            Caffeine.newBuilder().maximumSize(200).build(Planning.super::heat);
+            Caffeine.newBuilder().maximumSize(200).build(this::ranked);
     private final LoadingCache<HeatQuestion, List<Opening>> openings =
-            Caffeine.newBuilder().maximumSize(200).build(Planning.super::openings);
+            Caffeine.newBuilder().maximumSize(200).build(this::opened);
     /** What has happened at an edge since asks of one source alone. */
     private record Begun(HeatQuestion question, HeatSource first) {}
 
@@ -120,6 +120,14 @@ public class Plans implements Planning {
         return shop.settings().currency();
     }
 
+    private List<HeatPlan> ranked(HeatQuestion question) {
+        return KeptPlans.of(question).map(KeptPlans.Kept::heat).orElseGet(() -> Planning.super.heat(question));
+    }
+
+    private List<Opening> opened(HeatQuestion question) {
+        return KeptPlans.of(question).map(KeptPlans.Kept::openings).orElseGet(() -> Planning.super.openings(question));
+    }
+
     @Override
     public List<HeatPlan> heat(HeatQuestion question) {
         return heat.get(question);
@@ -139,9 +147,9 @@ public class Plans implements Planning {
                 .orElseGet(() -> begun.get(new Begun(question, first)));
     }
 
-    /** Whether they were already asked for. */
+    /** Whether they were already asked for, or came with the app. */
     public boolean openingsAtHand(HeatQuestion question) {
-        return openings.getIfPresent(question) != null;
+        return openings.getIfPresent(question) != null || KeptPlans.has(question);
     }
 
     @Override
