@@ -644,6 +644,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/jobs-import": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["bringIn"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book/{deviceId}/release": {
     parameters: {
       query?: never;
@@ -2061,6 +2077,7 @@ export interface components {
         | "CHANGE_THE_SHOP"
         | "CHANGE_PEOPLE"
         | "ERASE_OWNERS"
+        | "BRING_JOBS_IN"
       )[];
       units: components["schemas"]["Units"];
     };
@@ -2168,6 +2185,7 @@ export interface components {
       | components["schemas"]["BeadLaid"]
       | components["schemas"]["BeadLifted"]
       | components["schemas"]["BendMarked"]
+      | components["schemas"]["BroughtIn"]
       | components["schemas"]["CameBack"]
       | components["schemas"]["CarriedOver"]
       | components["schemas"]["CarryOverDeclined"]
@@ -3600,10 +3618,13 @@ export interface components {
       format: string;
       /** Format: uuid */
       jobId: string;
+      /** Format: int64 */
+      number: number;
       record: components["schemas"]["RecordView"];
       journal: components["schemas"]["ExportedEntry"][];
       files: components["schemas"]["ExportedFile"][];
       runs: components["schemas"]["ExportedRun"][];
+      touch: components["schemas"]["Kept"][];
     };
     ExportedEntry: {
       /** Format: int64 */
@@ -3616,8 +3637,19 @@ export interface components {
       fact: components["schemas"]["Fact"];
     };
     ExportedFile: {
+      /** Format: uuid */
+      id: string;
+      /** @enum {string} */
+      kind: "PHOTO" | "TRACE" | "PAIRING" | "SIGNATURE";
+      name: string;
       path: string;
       mediaType: string;
+      sha256: string | null;
+      /** Format: int64 */
+      runSeq: number | null;
+      /** Format: date-time */
+      addedAt: string;
+      addedBy: string;
       base64: string;
     };
     ExportedReading: {
@@ -4560,6 +4592,17 @@ export interface components {
        * @enum {string}
        */
       type: "BendMarked";
+    };
+    BroughtIn: {
+      /** Format: int32 */
+      facts: number;
+      /** Format: int64 */
+      number: number;
+      /**
+       * @description discriminator enum property added by openapi-typescript
+       * @enum {string}
+       */
+      type: "BroughtIn";
     };
     CameBack: {
       /** Format: int64 */
@@ -7152,6 +7195,32 @@ export interface operations {
       };
     };
   };
+  bringIn: {
+    parameters: {
+      query: {
+        commandId: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "text/plain": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Receipt"];
+        };
+      };
+    };
+  };
   release: {
     parameters: {
       query?: never;
@@ -8743,6 +8812,7 @@ export const meMayValues: ReadonlyArray<FlattenedDeepRequired<components>["schem
   "CHANGE_THE_SHOP",
   "CHANGE_PEOPLE",
   "ERASE_OWNERS",
+  "BRING_JOBS_IN",
 ];
 export const givenFaultFaultValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["GivenFault"]["fault"]
@@ -9005,6 +9075,9 @@ export const soakMomentKindValues: ReadonlyArray<
 export const exportedEntryRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ExportedEntry"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
+export const exportedFileKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["ExportedFile"]["kind"]
+> = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const exportedReadingQuantityValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ExportedReading"]["quantity"]
 > = [
@@ -9312,6 +9385,9 @@ export const bendMarkedCornerValues: ReadonlyArray<
 export const bendMarkedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BendMarked"]["type"]
 > = ["BendMarked"];
+export const broughtInTypeValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BroughtIn"]["type"]
+> = ["BroughtIn"];
 export const cameBackTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CameBack"]["type"]
 > = ["CameBack"];

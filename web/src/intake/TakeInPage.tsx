@@ -4,6 +4,7 @@ import { useLocation, useNavigate } from "react-router";
 import { api, type Schemas, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import { useSubmit } from "@/api/useSubmit";
+import { BringIn } from "@/intake/BringIn";
 import { filled } from "@/job/filled";
 import { newId, outbox } from "@/live/outbox";
 import { Button } from "@/ui/Button";
@@ -62,6 +63,7 @@ export function TakeInPage() {
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
       <section className="min-h-0 min-w-0 overflow-auto px-6 py-5" aria-label="Device">
         <h1 className="mb-4 text-3xl font-bold">Take a job in</h1>
+        <BringIn />
         <Field
           id="device-search"
           label="Which device? Any words of its name"

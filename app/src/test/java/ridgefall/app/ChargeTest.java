@@ -18,9 +18,11 @@ import tools.jackson.databind.JsonNode;
 /** A meter between charger and device is asked before a hand. */
 @ExtendWith(RunningApp.class)
 class ChargeTest {
+    private final App app;
     private final Client ansa;
 
     ChargeTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
         // The demo's own meter would read beside the log.
         ansa.send("DELETE", "/api/instruments/stand-in-usb-meter", null);
@@ -35,8 +37,7 @@ class ChargeTest {
     }
 
     private UUID watched(DoubleUnaryOperator amps) {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.charge");
+        UUID job = app.jobAt("open.charge");
         assertThat(tell(job, Map.of("type", "TimerStarted", "kind", "CHARGE_TEST", "seconds", 60))
                         .status())
                 .isEqualTo(200);
@@ -124,8 +125,7 @@ class ChargeTest {
 
     @Test
     void withoutAMeterAHandTells() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.charge");
+        UUID job = app.jobAt("open.charge");
         assertThat(ansa.get("/api/jobs/" + job + "/charge")
                         .json()
                         .get("verdict")

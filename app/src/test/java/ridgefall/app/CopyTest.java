@@ -22,6 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The stylus data of a job, through the stand-in programmer: read, kept, written, read back; and all that goes wrong there. */
 @ExtendWith(RunningApp.class)
 class CopyTest {
+    private final App app;
     private static final String PART = "stylus-data";
     private static final Duration SECONDS = Duration.ofSeconds(30);
 
@@ -30,14 +31,14 @@ class CopyTest {
     private UUID job;
 
     CopyTest(App app) {
+        this.app = app;
         jdbc = app.bean(JdbcClient.class);
         ansa = app.signedIn(Role.TECHNICIAN);
     }
 
     @BeforeEach
     void atTheAdapter() {
-        job = ansa.openJob();
-        ansa.skipTo(job, "carry.old-on-" + PART);
+        job = app.jobAt("carry.old-on-" + PART);
     }
 
     private Answer tell(Map<String, Object> fact) {
@@ -273,8 +274,7 @@ class CopyTest {
     /** One programmer, two tablets of one model: who comes second is told so, and gets what is on its own adapter afterwards. */
     @Test
     void twoJobsAtOneProgrammerComeOneAfterTheOther() {
-        UUID second = ansa.openJob();
-        ansa.skipTo(second, "carry.old-on-" + PART);
+        UUID second = app.jobAt("carry.old-on-" + PART);
         plugged("old");
         taken("now() + interval '60 s'", "'stand-in-programmer'");
         UUID first = job;

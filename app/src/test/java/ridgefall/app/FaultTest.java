@@ -17,10 +17,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** Why something fails, by a table that a lead changes and that closed cases move. */
 @ExtendWith(RunningApp.class)
 class FaultTest {
+    private final App app;
     private final Client ansa;
     private final Client lead;
 
     FaultTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
         lead = app.signedIn(Role.LEAD);
     }
@@ -41,8 +43,7 @@ class FaultTest {
     }
 
     private UUID weakCharge() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.charge");
+        UUID job = app.jobAt("open.charge");
         charges(job, "FAIL");
         return job;
     }
@@ -129,8 +130,7 @@ class FaultTest {
 
     @Test
     void whatIsAtStakeWereItSealedNowFallsWithEveryTest() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.charge");
+        UUID job = app.jobAt("open.charge");
         JsonNode before = ansa.get("/api/jobs/" + job + "/test-plan").json();
         JsonNode last = before.get("tests").get(before.get("tests").size() - 1);
         assertThat(last.get("stepId").asString()).isEqualTo("open.charge");

@@ -25,11 +25,13 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Two thousand calls over everything the description of the interface names, mostly nearly right. None is answered as
+ * Calls over everything the description of the interface names, mostly nearly right. None is answered as
  * our fault, each refusal is a problem detail, and a client's mistake leaves no stack trace in the log.
  */
 class FuzzTest {
-    private static final int CALLS = 2000;
+    /** At every build; {@code ./ridgefall bench} makes more, by a seed of its own. */
+    private static final int CALLS = Integer.getInteger("ridgefall.calls", 500);
+
     private static final long SEED = Long.getLong("ridgefall.seed", 20_261_125L);
 
     /** One's own session and slow hashes are for other tests. */

@@ -141,7 +141,7 @@ class InterfaceTest {
                     .isEqualTo(200);
         }
         JsonNode export = ansa.get("/api/jobs/" + job + "/export").json();
-        assertThat(export.path("format").asString()).isEqualTo("ridgefall-job/2");
+        assertThat(export.path("format").asString()).isEqualTo("ridgefall-job/3");
         assertThat(export.at("/journal/0/fact/type").asString()).isEqualTo("JobOpened");
         assertThat(export.at("/record/owner").asString()).isEqualTo("Test hut");
     }

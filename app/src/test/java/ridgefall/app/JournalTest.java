@@ -206,7 +206,7 @@ class JournalTest {
     @Test
     void anOwnersNameInWhatASignOffIsForStandsApartTooAndCanBeErased() {
         Client marn = app.signedIn(Role.LEAD);
-        ansa.skipTo(job, "after.touch");
+        job = app.jobAt("after.touch");
         ansa.append(
                 job,
                 seq(job),
@@ -231,7 +231,7 @@ class JournalTest {
     @Test
     void theDeskTakesBackNoIsolationAndATechnicianNoSignOff() {
         Client marn = app.signedIn(Role.LEAD);
-        ansa.skipTo(job, "strip.isolate");
+        job = app.jobAt("strip.isolate");
         ansa.append(job, seq(job), Map.of("type", "BatteryIsolated", "how", "UNPLUGGED"));
         Map<String, Object> isolation = Map.of("type", "Undone", "seq", seq(job));
         assertThat(app.signedIn(Role.DESK).append(job, seq(job), isolation).status())

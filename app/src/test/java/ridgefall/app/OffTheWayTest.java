@@ -15,6 +15,7 @@ import tools.jackson.databind.JsonNode;
 /** What the store keeps and the screens are told where a job leaves the straight way. */
 @ExtendWith(RunningApp.class)
 class OffTheWayTest {
+    private final App app;
     private static final String HEADER =
             "part_number,supplier,device,variant,kind,grade,brings,price,currency,pieces,lot\n";
 
@@ -23,6 +24,7 @@ class OffTheWayTest {
     private final Client lead;
 
     OffTheWayTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
         desk = app.signedIn(Role.DESK);
         lead = app.signedIn(Role.LEAD);
@@ -104,8 +106,7 @@ class OffTheWayTest {
 
     @Test
     void whatIsOrderedWaitsForItsPartUntilTheDeskSaysItHasCome() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "parts.here");
+        UUID job = app.jobAt("parts.here");
         append(
                 desk,
                 job,
@@ -157,8 +158,7 @@ class OffTheWayTest {
 
     @Test
     void whoeverTakesItUpSeesHowItLiesThereAndWhoeverLeftItDoesNot() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "strip.proven");
+        UUID job = app.jobAt("strip.proven");
         append(ansa, job, Map.of("type", "NoteLeft", "words", "mind the key", "forNext", true));
         assertThat(view(ansa, job).get("resume").isNull()).isTrue();
         JsonNode resume = view(lead, job).get("resume");

@@ -22,9 +22,11 @@ class ProofTest {
     private static final Duration ROUNDS = Duration.ofSeconds(20);
 
     private final Client ansa;
+    private final App app;
     private UUID job;
 
     ProofTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
     }
 
@@ -93,7 +95,7 @@ class ProofTest {
 
     @Test
     void theReadersAnswerIsTheFunctionsAnswer() {
-        ansa.skipTo(job, "open.pay");
+        job = app.jobAt("pellow-dial-41", "open.pay");
         lies("(@102)");
         await().atMost(ROUNDS).until(() -> "false".equals(proof().get("answers").asString("")));
         assertThat(proof().get("says").asString()).isEqualTo("Payment reader (stand-in): nothing answers");
@@ -103,7 +105,7 @@ class ProofTest {
 
     @Test
     void aHandThatSaysItWorksIsHeldWhereTheReaderSeesNothing() {
-        ansa.skipTo(job, "open.pay");
+        job = app.jobAt("pellow-dial-41", "open.pay");
         lies("(@102)");
         await().atMost(ROUNDS).until(() -> "false".equals(proof().get("answers").asString("")));
         Client.Answer refused = works(null);
@@ -115,7 +117,7 @@ class ProofTest {
 
     @Test
     void aHandThatSaysItWorksTakesTheReadersWordsForItAndSentTwiceCountsOnce() {
-        ansa.skipTo(job, "open.pay");
+        job = app.jobAt("pellow-dial-41", "open.pay");
         await().atMost(ROUNDS).until(() -> "true".equals(proof().get("answers").asString("")));
         Map<String, Object> command = worksCommand(null);
         assertThat(ansa.post("/api/jobs/" + job + "/facts", command).status()).isEqualTo(200);
@@ -140,7 +142,7 @@ class ProofTest {
 
     @Test
     void aCardThatAnswersIsProof() {
-        ansa.skipTo(job, "open.pay");
+        job = app.jobAt("pellow-dial-41", "open.pay");
         await().atMost(ROUNDS).until(() -> "true".equals(proof().get("answers").asString("")));
         assertThat(prove().status()).isEqualTo(201);
         assertThat(answer()).isEqualTo("Works, Payment reader (stand-in): card answers");

@@ -109,6 +109,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/record", ALL),
             Map.entry("GET /api/jobs/{jobId}/record.pdf", ALL),
             Map.entry("GET /api/jobs/{jobId}/export", ALL),
+            Map.entry("POST /api/jobs-import", LEADS),
             Map.entry("POST /api/jobs/{jobId}/photos", ALL),
             Map.entry("GET /api/photos/{photoId}", ALL),
             Map.entry("GET /api/people", ALL),

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -37,6 +38,16 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
             return clients.computeIfAbsent(role, r -> client().as(r));
         }
 
+        /** A job of the demo tablet that has come to a step, every answer on the way a good one. */
+        UUID jobAt(String stepId) {
+            return jobAt("marrowby-quire-11", stepId);
+        }
+
+        /** @param device its id, and its variant's after an @ */
+        UUID jobAt(String device, String stepId) {
+            return Walk.of(device).bringIn(signedIn(Role.LEAD), stepId);
+        }
+
         Client client() {
             return new Client(url());
         }
@@ -49,7 +60,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
     }
 
     /** @param durable whether the database waits for its disk, as a shop's does */
-    static App start(boolean durable) {
+    public static App start(boolean durable) {
         try {
             ThrowawayPostgres postgres = new ThrowawayPostgres(durable);
             return new App(

@@ -19,12 +19,14 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningApp.class)
 class StripTest {
+    private final App app;
     private final Client ansa;
     private final UUID job;
 
     StripTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
-        job = ansa.openJob();
+        job = app.jobAt("strip.screws-over");
     }
 
     private JsonNode strip(String view) {
@@ -44,7 +46,6 @@ class StripTest {
 
     @Test
     void whatIsToldOfAHoleIsSaidThereAndWhatCannotBeIsRefused() {
-        ansa.skipTo(job, "strip.screws-over");
         JsonNode hole = hole("cover-5");
         assertThat(hole.get("where").isNull()).isTrue();
         assertThat(hole.get("lie").asString()).isEqualTo("NOW");
@@ -100,7 +101,6 @@ class StripTest {
 
     @Test
     void theTableSaysOfEveryHoleWhereItsScrewIs() {
-        ansa.skipTo(job, "strip.screws-over");
         tell(Client.JSON.readTree(
                 "{'type':'ScrewTold','holeId':'cover-5','where':'LOST','words':null}".replace('\'', '"')));
         String csv = ansa.get("/api/jobs/" + job + "/screws").raw().body();

@@ -18,6 +18,7 @@ import tools.jackson.databind.JsonNode;
 /** What lies on the shelf to hold fronts: counted by people, used up by jobs. */
 @ExtendWith(RunningApp.class)
 class SuppliesTest {
+    private final App app;
     /** As long as the longest piece of a tablet with its waste, and not much more. */
     private static final double REST_MM = 256;
 
@@ -26,6 +27,7 @@ class SuppliesTest {
     private final Client ansa;
 
     SuppliesTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
     }
 
@@ -61,8 +63,7 @@ class SuppliesTest {
     /** The only one so wide and so short: each piece is cut from the roll that it leaves least over of. */
     @Test
     void whatIsLaidComesOffTheRollAndCountingItAnewPutsItRight() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "bond.held");
+        UUID job = app.jobAt("bond.held");
         JsonNode bond = ansa.get("/api/jobs/" + job + "/bond").json();
         assertThat(bond.get("ways").get(0).get("by").asString()).isEqualTo("STRIPS");
         assertThat(bond.get("held").isNull()).isTrue();
@@ -152,8 +153,7 @@ class SuppliesTest {
 
     @Test
     void theStripsArePrintedAsLargeAsTheyAre() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "bond.top-1");
+        UUID job = app.jobAt("bond.top-1");
         JsonNode plan =
                 ansa.get("/api/jobs/" + job + "/bond").json().get("plans").get(0);
         String sheet =

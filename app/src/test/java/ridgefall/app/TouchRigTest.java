@@ -28,6 +28,7 @@ import tools.jackson.databind.JsonNode;
 /** Devices whose browser tells nothing: a rig's finger over them, or a hand's, square by square. */
 @ExtendWith(RunningApp.class)
 class TouchRigTest {
+    private final App app;
     private static final String SCREEN = "1200,840";
 
     private final Client ansa;
@@ -41,6 +42,7 @@ class TouchRigTest {
     private double deadTo;
 
     TouchRigTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
         lead = app.signedIn(Role.LEAD);
     }
@@ -130,8 +132,7 @@ class TouchRigTest {
     }
 
     private UUID atTheTouch() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.touch");
+        UUID job = app.jobAt("open.touch");
         return job;
     }
 

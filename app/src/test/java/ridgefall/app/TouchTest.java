@@ -33,8 +33,7 @@ class TouchTest {
     }
 
     private UUID atTheTouch() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.touch");
+        UUID job = app.jobAt("open.touch");
         return job;
     }
 
@@ -116,8 +115,7 @@ class TouchTest {
 
     @Test
     void whatTheDevicesOwnPageSawLeadsAndStandsAgainstAHand() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.picture");
+        UUID job = app.jobAt("open.picture");
         String token = link(job);
         assertThat(device.get("/api/touch/" + token + "/1194/834").json().get("looks"))
                 .hasSize(5);
@@ -151,8 +149,7 @@ class TouchTest {
 
     @Test
     void linesDrawnWithTheStylusSpeakForIt() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "open.stylus");
+        UUID job = app.jobAt("open.stylus");
         String token = link(job);
         tellsAllOf(token, "PEN_SLOW", lines(0.2));
         assertThat(ansa.leads(job).get("label").asString()).as("half of it").isEqualTo("Works");
@@ -169,8 +166,7 @@ class TouchTest {
 
     @Test
     void aSensorThatFollowsUprightLeadsAndOneThatIsStuckFails() {
-        UUID job = ansa.openJob("brackenholt-tarn-10");
-        ansa.skipTo(job, "after.motion");
+        UUID job = app.jobAt("brackenholt-tarn-10", "after.motion");
         String token = link(job);
         assertThat(looks(token, "motion", Map.of("tiltedDeg", 0.1)).status()).isEqualTo(204);
         assertThat(ansa.leads(job).get("label").asString()).isEqualTo("Fails, by the device");
@@ -262,8 +258,7 @@ class TouchTest {
 
     @Test
     void whatTheOldFrontDidIsSaidBesideWhatTheNewOneDoes() {
-        UUID job = ansa.openJob();
-        ansa.skipTo(job, "before.touch");
+        UUID job = app.jobAt("before.touch");
         tellsAllOf(link(job), "SWEEP", sweep((x, y) -> false));
         ansa.skipTo(job, "open.touch");
         tellsAllOf(link(job), "SWEEP", sweep((x, y) -> x > 560 && x < 640));

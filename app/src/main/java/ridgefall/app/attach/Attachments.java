@@ -72,6 +72,12 @@ public class Attachments {
      */
     @Transactional
     public boolean add(UUID jobId, New file) {
+        return add(jobId, file, clock.instant());
+    }
+
+    /** The same of one that came to its job before today. */
+    @Transactional
+    public boolean add(UUID jobId, New file, Instant addedAt) {
         if (isThere(jobId, file)) {
             return false;
         }
@@ -99,7 +105,7 @@ public class Attachments {
                 .param("thumb", file.thumb(), Types.BINARY)
                 .param("hash", file.sha256())
                 .param("run", file.runSeq(), Types.BIGINT)
-                .param("at", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("at", addedAt.atOffset(ZoneOffset.UTC))
                 .param("by", file.by())
                 .update();
         // Somebody brought the same in this very moment.

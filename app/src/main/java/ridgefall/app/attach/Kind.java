@@ -36,7 +36,7 @@ public enum Kind {
     }
 
     /** @throws NotAllowed where it is too large, or none of the types that this kind comes in */
-    void check(byte[] file, MediaType type) {
+    public void check(byte[] file, MediaType type) {
         if (file.length == 0 || file.length > mostBytes) {
             throw new NotAllowed("file", file.length + " bytes", "1 to " + mostBytes + " bytes for a " + word());
         }

@@ -16,6 +16,7 @@ import ridgefall.core.carry.CarryState;
 import ridgefall.core.carry.CopyFact.CopyBegun;
 import ridgefall.core.carry.CopyFact.Doing;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.JobState;
 
@@ -87,6 +88,9 @@ class CopyRuns implements Projector {
         List<String> running = CarryState.of(course.state()).copies().entrySet().stream()
                 .filter(copy -> copy.getValue().running() != null)
                 .map(Map.Entry::getKey)
+                // What another bench's programmer had begun is not begun anew by itself.
+                .filter(partId -> IntakeState.of(course.state())
+                        .here(begun(course, partId).happenedAt()))
                 .toList();
         jdbc.sql("delete from copy_run where job_id = :job and part_id <> all(:running)")
                 .param("job", jobId)

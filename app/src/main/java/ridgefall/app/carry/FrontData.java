@@ -17,6 +17,7 @@ import ridgefall.core.carry.CopyFact.DataRead;
 import ridgefall.core.carry.FrontOnAdapter.Known;
 import ridgefall.core.gate.Course;
 import ridgefall.core.intake.IntakeFact;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -110,7 +111,8 @@ class FrontData {
     /** Numbers of the jobs that this one came back from: their fronts and files are of the same device. */
     static List<Long> cameBackFrom(Course course) {
         return course.journal().stream()
-                .filter(entry -> entry.fact() instanceof IntakeFact.CameBack)
+                .filter(entry -> entry.fact() instanceof IntakeFact.CameBack
+                        && IntakeState.of(course.state()).here(entry.happenedAt()))
                 .map(entry -> ((IntakeFact.CameBack) entry.fact()).jobNumber())
                 .toList();
     }

@@ -27,18 +27,20 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class BodyLimit extends OncePerRequestFilter {
     /** Files may be longer than taps: what each kind needs, and no more. */
-    private static final Map<Pattern, Long> LONGER = Map.of(
+    private static final Map<Pattern, Long> LONGER = Map.ofEntries(
             // Twenty thousand touches of a finger.
-            Pattern.compile("/api/jobs/[^/]+/touch/[^/]+"), 1L << 20,
-            Pattern.compile("/api/(book|book-.*)(/.*)?"), 1L << 20,
-            Pattern.compile("/api/stock/(preview|import)"), 4L << 20,
-            Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20,
+            Map.entry(Pattern.compile("/api/jobs/[^/]+/touch/[^/]+"), 1L << 20),
+            Map.entry(Pattern.compile("/api/(book|book-.*)(/.*)?"), 1L << 20),
+            Map.entry(Pattern.compile("/api/stock/(preview|import)"), 4L << 20),
+            Map.entry(Pattern.compile("/api/jobs/[^/]+/photos"), 8L << 20),
             // Two hours of three channels at every other second.
-            Pattern.compile("/api/jobs/[^/]+/(heat|runs/[^/]+)/log"), 512L << 10,
+            Map.entry(Pattern.compile("/api/jobs/[^/]+/(heat|runs/[^/]+)/log"), 512L << 10),
             // 64 kB in base 64, and what they are.
-            Pattern.compile("/api/jobs/[^/]+/copies/[^/]+/file"), 128L << 10,
+            Map.entry(Pattern.compile("/api/jobs/[^/]+/copies/[^/]+/file"), 128L << 10),
             // Each kind of file has a bound of its own below this one.
-            Pattern.compile("/api/jobs/[^/]+/attachments"), 1L << 20);
+            Map.entry(Pattern.compile("/api/jobs/[^/]+/attachments"), 1L << 20),
+            // A whole job with a dozen photos, its traces and what instruments said.
+            Map.entry(Pattern.compile("/api/jobs-import"), 32L << 20));
 
     private final long usualBytes;
     private final JsonMapper json;

@@ -4,6 +4,8 @@ import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.web.ErrorResponseException;
+import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.JacksonException;
 
 /** An answer that is not the wished-for one, as a problem detail (RFC 9457). */
 public final class Problem extends ErrorResponseException {
@@ -38,6 +40,29 @@ public final class Problem extends ErrorResponseException {
                         String.valueOf(commandId),
                         "allowed",
                         "a new id for whatever is not the same command once more"));
+    }
+
+    /** A value inside a file that can't be taken, named by where it stands there. */
+    public static Problem at(String place, NotAllowed refused) {
+        return at(place + "/" + refused.field(), refused.value(), refused.allowed());
+    }
+
+    /** The same of one that could not even be read. */
+    public static Problem at(String place, JacksonException unreadable) {
+        Map<String, Object> why = Problems.unreadable(unreadable).getProperties();
+        Object field = why.get("field");
+        return at(
+                "body".equals(field) ? place : place + "/" + field,
+                String.valueOf(why.get("value")),
+                String.valueOf(why.get("allowed")));
+    }
+
+    public static Problem at(String place, String value, String allowed) {
+        return of(
+                HttpStatus.BAD_REQUEST,
+                "Can't take this file",
+                place + " is " + said(value) + "; allowed: " + allowed + ". Nothing was changed.",
+                Map.of("field", place, "value", String.valueOf(value), "allowed", allowed));
     }
 
     static ProblemDetail detail(HttpStatus status, String title, String detail, Map<String, Object> more) {

@@ -177,7 +177,7 @@ class Problems extends ResponseEntityExceptionHandler {
         return createResponseEntity(problem, headers, HttpStatus.BAD_REQUEST, request);
     }
 
-    private static ProblemDetail unreadable(JacksonException e) {
+    static ProblemDetail unreadable(JacksonException e) {
         if (e instanceof UnrecognizedPropertyException u) {
             return Problem.badValue(
                     path(u),

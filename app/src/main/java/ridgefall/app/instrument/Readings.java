@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,9 +52,12 @@ public class Readings {
         return running("where t.kind = :what", kind);
     }
 
+    /** What was begun at another bench, before its job was brought in, lies at none of this one's instruments. */
     private Optional<Run> running(String which, String what) {
-        return jdbc.sql("select t.job_id, t.seq, t.started_at from running_timer t " + which
-                        + " order by t.started_at desc limit 1")
+        return jdbc.sql("select t.job_id, t.seq, t.started_at from running_timer t " + which + """
+                         and not exists (select 1 from journal b where b.job_id = t.job_id and b.seq > t.seq
+                            and b.fact ->> 'type' = 'BroughtIn')
+                        order by t.started_at desc limit 1""")
                 .param("what", what)
                 .query((row, number) -> new Run(
                         row.getObject("job_id", UUID.class),
@@ -69,7 +73,7 @@ public class Readings {
     /** All of them or none. */
     @Transactional
     public void addAll(UUID jobId, long runSeq, List<Reading> readings) {
-        Map<ChannelOf, List<Reading>> channels = new HashMap<>();
+        Map<ChannelOf, List<Reading>> channels = new LinkedHashMap<>();
         for (Reading r : readings) {
             channels.computeIfAbsent(new ChannelOf(r.instrument, r.quantity, r.place, 0), c -> new ArrayList<>())
                     .add(r);

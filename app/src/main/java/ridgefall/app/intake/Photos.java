@@ -18,7 +18,7 @@ import ridgefall.core.units.NotAllowed;
  * into its files do not survive.
  */
 @Component
-class Photos {
+public class Photos {
     private static final int LONG_SIDE = 1600;
     private static final int THUMB_SIDE = 240;
 
@@ -65,6 +65,16 @@ class Photos {
             throw Problem.commandUsedBefore(photoId);
         }
         return outcome;
+    }
+
+    /**
+     * The small picture of one that is kept as this product keeps them.
+     *
+     * @throws NotAllowed where it is no such picture: not a JPEG, larger, or with more in it than pixels
+     */
+    public static byte[] thumb(byte[] kept) {
+        Picture.onlyPixels(kept, LONG_SIDE);
+        return Picture.sizes(kept, LONG_SIDE, THUMB_SIDE).thumb();
     }
 
     Optional<byte[]> picture(UUID photoId, boolean thumb) {

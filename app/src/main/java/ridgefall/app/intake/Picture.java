@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Semaphore;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -31,6 +32,11 @@ final class Picture {
     /** A JPEG that sharpens bit by bit is held whole by its reader, two bytes a sample, whatever is asked of it. */
     private static final long MOST_PROGRESSIVE_PIXELS = 20_000_000;
 
+    private static final int START_OF_SCAN = 0xDA;
+
+    /** How it was packed, and no words: JFIF, quantisers, Huffman's tables, restarts. */
+    private static final Set<Integer> PIXEL_MARKERS = Set.of(0xE0, 0xDB, 0xC4, 0xDD);
+
     private static final Semaphore ONE = new Semaphore(1, true);
 
     private Picture() {}
@@ -48,6 +54,28 @@ final class Picture {
         } finally {
             ONE.release();
         }
+    }
+
+    /** @throws NotAllowed when it is no JPEG of at most that long a side, or a camera's words or anything else stands in it */
+    static void onlyPixels(byte[] file, int mostSide) {
+        int at = 2;
+        boolean sees = file.length > 4 && (file[0] & 0xFF) == 0xFF && (file[1] & 0xFF) == 0xD8;
+        while (sees && at + 8 < file.length && (file[at] & 0xFF) == 0xFF) {
+            int marker = file[at + 1] & 0xFF;
+            if (marker == START_OF_SCAN) {
+                return;
+            }
+            boolean frame = marker == 0xC0 || marker == 0xC2;
+            boolean fits = !frame || Math.max(twoBytes(file, at + 5), twoBytes(file, at + 7)) <= mostSide;
+            sees = fits && (frame || PIXEL_MARKERS.contains(marker));
+            at += 2 + twoBytes(file, at + 2);
+        }
+        throw new NotAllowed(
+                "photo", "not as photos are kept here", "a JPEG of pixels alone, at most " + mostSide + " long");
+    }
+
+    private static int twoBytes(byte[] file, int at) {
+        return (file[at] & 0xFF) << 8 | file[at + 1] & 0xFF;
     }
 
     private static BufferedImage read(PictureFile file) {

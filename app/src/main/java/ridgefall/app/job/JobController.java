@@ -76,6 +76,8 @@ class JobController {
             throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
         } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");
+        } else if (given.fact() instanceof IntakeFact.BroughtIn) {
+            throw new NotAllowed("type", "BroughtIn", "jobs come in with their file, by /api/jobs-import");
         } else if (given.fact() instanceof CopyFact copy && !byHand(copy)) {
             throw new NotAllowed("type", copy.getClass().getSimpleName(), "what a programmer did it tells itself");
         } else if (given.fact() instanceof IntakeFact.CameBack back && !jobs.handedOver(back.jobNumber())) {

@@ -62,11 +62,12 @@ class JobRow implements Projector {
                         insert into job (id, seq, profile_id, profile_version, device, owner, fault, opened_at,
                             station, next_step, waiting, needs, mishaps, grade, unrepaired, came_from, changed,
                             touched_at, touched_by, handed_over_at, waits_for, part_due, promised_on, heard_back_at)
-                        values (:id, 1, :profile, :version, :device, :owner, :fault, :opened,
+                        values (:id, :seq, :profile, :version, :device, :owner, :fault, :opened,
                             :station, :next, :waiting, :needs, :mishaps, :grade, :unrepaired, :from, pg_current_xact_id(),
                             :touched, :by, :handed, :waitsFor, :due, :promised, :heard)
                         on conflict (id) do nothing""")
                 .param("id", jobId)
+                .param("seq", course.state().seq())
                 .param("profile", opened.profileId())
                 .param("version", opened.profileVersion())
                 .param("device", course.profile().name())
@@ -105,7 +106,7 @@ class JobRow implements Projector {
                                 .map(Grade::name)
                                 .orElse(null))
                 .param("unrepaired", agreed.notWorthIt().isPresent())
-                .param("from", IntakeState.of(state).cameFrom().orElse(null), Types.BIGINT)
+                .param("from", cameFrom(state), Types.BIGINT)
                 .param("waitsFor", Course.waitsFor(next).name())
                 .param("due", PartsState.of(state).latestDue().orElse(null), Types.DATE)
                 .param("promised", IntakeState.of(state).promisedOn().orElse(null), Types.DATE)
@@ -120,6 +121,12 @@ class JobRow implements Projector {
                                 .heardBack()
                                 .map(heard -> at(heard.at()))
                                 .orElse(null));
+    }
+
+    /** A number of another book says nothing here. */
+    private static Long cameFrom(JobState state) {
+        IntakeState intake = IntakeState.of(state);
+        return intake.broughtIn() == null ? intake.cameFrom().orElse(null) : null;
     }
 
     /** Whose hands the next step waits for; a job that is done waits for nobody's and says so elsewhere. */

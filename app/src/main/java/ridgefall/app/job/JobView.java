@@ -17,6 +17,7 @@ import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageState;
 import ridgefall.core.detour.DetourState;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Entry;
@@ -183,7 +184,11 @@ public record JobView(
     /** How it lies there, for a reader who was not the last to work on it. */
     public record ResumeView(String who, Instant at, List<String> lines, List<NoteView> notes) {
         static ResumeView of(Course course, SignedIn reader, Instant now) {
-            Entry latest = course.journal().get(course.journal().size() - 1);
+            // Whoever brings a file in has not worked on what it is about.
+            Entry latest = course.journal().stream()
+                    .filter(entry -> !(entry.fact() instanceof IntakeFact.BroughtIn))
+                    .reduce((before, after) -> after)
+                    .orElseThrow();
             List<String> lines = course.resume();
             List<NoteView> notes = DetourState.of(course.state()).notes().stream()
                     .filter(DetourState.Note::forNext)

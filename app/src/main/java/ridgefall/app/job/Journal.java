@@ -14,6 +14,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -147,6 +148,35 @@ public class Journal {
     }
 
     /**
+     * Takes in a whole journal that was written elsewhere, in the caller's transaction: nothing of it is proposed, so nothing holds
+     * it back. Its id is the client's command id, so that sending twice takes one in.
+     *
+     * @param course of the journal, the latest fact of which says where it comes from
+     * @return false where a job of this id is there already
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean bringIn(UUID commandId, Course course) {
+        if (!jobRow.add(commandId, course)) {
+            return false;
+        }
+        for (Entry entry : course.journal()) {
+            Stored stored = facts.write(entry.fact());
+            bind(
+                            jdbc.sql(INSERT
+                                    + " values (:job, :seq, :command, :happened, :who, :role, cast(:fact as jsonb))"),
+                            commandId,
+                            UUID.randomUUID(),
+                            entry,
+                            stored)
+                    .update();
+            keepApart(commandId, entry.seq(), stored);
+        }
+        projectors.forEach(projector -> projector.rebuild(commandId, course));
+        events.publishEvent(new Changed(commandId, course.state().seq()));
+        return true;
+    }
+
+    /**
      * Records a fact that nothing holds back. Everything is worked out before the job's row is touched, plans too; then one
      * statement moves the job on if it still stands where it stood.
      */
@@ -188,14 +218,15 @@ public class Journal {
         }
         Entry latest = here.journal().get(here.journal().size() - 1);
         Instant happenedAt = happenedAt(command.tappedAt(), latest.happenedAt());
+        Course then = here.at(happenedAt);
         List<Hold> holds = Stream.concat(
-                        here.at(happenedAt).holds(command.fact()).stream(),
+                        then.holds(command.fact()).stream(),
                         witnesses.stream().flatMap(witness -> witness.against(jobId, here, command.fact()).stream()))
                 .toList();
         if (!holds.isEmpty()) {
             return new Outcome.Held(command.fact(), holds);
         }
-        Fact fact = heard(jobId, here, here.at(happenedAt).reckoned(command.fact()));
+        Fact fact = heard(jobId, here, then.reckoned(command.fact()));
         Entry entry = new Entry(latest.seq() + 1, happenedAt, who.name(), who.role(), fact);
         Course there = here.with(entry);
         Stored stored = facts.write(fact);

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.HeatState;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.material.Adhesive;
 import ridgefall.core.material.Hand;
@@ -67,8 +68,10 @@ class PicksTried implements Projector {
     public void rebuild(UUID jobId, Course course) {
         jdbc.sql("delete from pick_try where job_id = :job").param("job", jobId).update();
         DeviceProfile profile = course.profile();
+        // Of a job that was brought in nobody knows whose hands they were.
+        boolean ours = IntakeState.of(course.state()).broughtIn() == null;
         List<Hand.Try> tries =
-                profile.bonded() ? HeatState.of(course.state()).tries(profile.factoryAdhesive()) : List.of();
+                profile.bonded() && ours ? HeatState.of(course.state()).tries(profile.factoryAdhesive()) : List.of();
         for (int nth = 0; nth < tries.size(); nth++) {
             jdbc.sql("""
                             insert into pick_try (job_id, nth, adhesive, bond_c, goes_in)

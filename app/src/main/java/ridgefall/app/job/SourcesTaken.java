@@ -10,6 +10,7 @@ import org.springframework.stereotype.Repository;
 import ridgefall.core.gate.Course;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.heat.SourceTaken;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 
 /** The soaks that run, of all jobs. */
@@ -57,6 +58,7 @@ class SourcesTaken implements Projector {
                 .update();
         HeatState.of(course.state())
                 .runningSoak()
+                .filter(soak -> IntakeState.of(course.state()).here(soak.startedAt()))
                 .ifPresent(soak -> jdbc.sql("""
                                 insert into source_taken (job_id, source_id, since, free_at)
                                 values (:job, :source, :since, :free)""")

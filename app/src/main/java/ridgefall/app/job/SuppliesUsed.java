@@ -10,6 +10,7 @@ import ridgefall.app.tools.Supplies;
 import ridgefall.core.bond.BondState;
 import ridgefall.core.bond.BondState.Used;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 
 /** What of the shelf went into which job. */
@@ -43,7 +44,9 @@ class SuppliesUsed implements Projector {
         jdbc.sql("delete from supply_use where job_id = :job")
                 .param("job", jobId)
                 .update();
-        List<Used> used = BondState.of(course.state()).used();
+        List<Used> used = BondState.of(course.state()).used().stream()
+                .filter(one -> IntakeState.of(course.state()).here(one.at()))
+                .toList();
         for (int nth = 0; nth < used.size(); nth++) {
             jdbc.sql("""
                             insert into supply_use (job_id, nth, supply_id, amount, at)

@@ -1,11 +1,13 @@
 package ridgefall.app.parts;
 
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.app.job.Projector;
 import ridgefall.core.gate.Course;
+import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.parts.PartsState.Returned;
@@ -44,7 +46,8 @@ class TakenParts implements Projector {
                 .param("job", jobId)
                 .update();
         for (UUID stockId : parts.reserved().keySet()) {
-            jdbc.sql("insert into reservation (job_id, stock_id) values (:job, :stock)")
+            // A part that came with its job from elsewhere lies on no shelf here.
+            jdbc.sql("insert into reservation (job_id, stock_id) select :job, id from stock where id = :stock")
                     .param("job", jobId)
                     .param("stock", stockId)
                     .update();
@@ -52,7 +55,10 @@ class TakenParts implements Projector {
         jdbc.sql("delete from part_return where job_id = :job")
                 .param("job", jobId)
                 .update();
-        for (Returned bad : parts.bad()) {
+        List<Returned> here = parts.bad().stream()
+                .filter(bad -> IntakeState.of(course.state()).here(bad.at()))
+                .toList();
+        for (Returned bad : here) {
             jdbc.sql("""
                             insert into part_return (job_id, seq, stock_id, part, why, words, at, who)
                             values (:job, :seq, :stock, :part, :why, :words, :at, :who)""")

@@ -55,9 +55,7 @@ class Evidence {
                         phase(file.addedAt(), record),
                         words(file, course),
                         file.addedBy(),
-                        file.kind() == Kind.PHOTO
-                                ? "/api/photos/" + file.id()
-                                : "/api/jobs/" + jobId + "/attachments/" + file.id(),
+                        path(jobId, file),
                         file.sha256() == null ? null : HexFormat.of().formatHex(file.sha256()),
                         file));
             }
@@ -85,6 +83,7 @@ class Evidence {
                                 channels.stream()
                                         .map(ChannelOf::instrument)
                                         .distinct()
+                                        .sorted()
                                         .toList()),
                         "/api/jobs/" + jobId + "/runs/" + run.seq() + "/log",
                         null,
@@ -92,6 +91,13 @@ class Evidence {
             }
         }
         return all.stream().sorted(Comparator.comparing(Piece::at)).toList();
+    }
+
+    /** Where a file is fetched from. */
+    static String path(UUID jobId, Attachment file) {
+        return file.kind() == Kind.PHOTO
+                ? "/api/photos/" + file.id()
+                : "/api/jobs/" + jobId + "/attachments/" + file.id();
     }
 
     private static String words(Attachment file, Course course) {

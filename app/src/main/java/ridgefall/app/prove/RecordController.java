@@ -1,9 +1,7 @@
 package ridgefall.app.prove;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -11,26 +9,25 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.attach.Attachments;
 import ridgefall.app.attach.Kind;
 import ridgefall.app.attach.LineDrawing;
-import ridgefall.app.http.ApiDescription;
-import ridgefall.app.instrument.Quantity;
-import ridgefall.app.instrument.Readings;
+import ridgefall.app.job.Answers.Receipt;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.prove.RecordPage.Copy;
+import ridgefall.app.security.SignedIn;
 import ridgefall.app.shop.Shop;
+import ridgefall.app.test.TouchProofs.Kept;
 import ridgefall.core.detour.DetourState;
 import ridgefall.core.gate.Course;
-import ridgefall.core.job.Entry;
-import ridgefall.core.job.Fact;
 import ridgefall.core.job.Phase;
-import ridgefall.core.job.Role;
-import ridgefall.core.job.Timer;
 import ridgefall.core.prove.JobRecord;
 import ridgefall.core.prove.ProveFact.Signer;
 import ridgefall.core.prove.ProveState;
@@ -40,14 +37,14 @@ class RecordController {
     private final Jobs jobs;
     private final Evidence evidence;
     private final Attachments attachments;
-    private final Readings readings;
+    private final JobFiles files;
     private final Shop shop;
 
-    RecordController(Jobs jobs, Evidence evidence, Attachments attachments, Readings readings, Shop shop) {
+    RecordController(Jobs jobs, Evidence evidence, Attachments attachments, JobFiles files, Shop shop) {
         this.jobs = jobs;
         this.evidence = evidence;
         this.attachments = attachments;
-        this.readings = readings;
+        this.files = files;
         this.shop = shop;
     }
 
@@ -121,14 +118,6 @@ class RecordController {
             List<SignatureView> signatures,
             @Schema(nullable = true) HeardView afterAWeek) {}
 
-    /** One fact of the exported journal. */
-    record ExportedEntry(
-            long seq,
-            Instant happenedAt,
-            String who,
-            Role role,
-            @Schema(ref = ApiDescription.FACT) Fact fact) {}
-
     /** @param said in the owner's words; null where it is fine */
     record HeardView(boolean fine, @Schema(nullable = true) String said, Instant at) {
         static HeardView of(ProveState.Heard heard) {
@@ -137,25 +126,6 @@ class RecordController {
                     : new HeardView(heard.fact().fine(), heard.fact().said(), heard.at());
         }
     }
-
-    /** @param base64 its content, as it is kept; the same file as {@code path} in the record's evidence */
-    record ExportedFile(String path, String mediaType, String base64) {}
-
-    /** @param seconds since its clock was started */
-    record ExportedReading(
-            String instrument, Quantity quantity, String unit, String place, double seconds, double value) {}
-
-    /** @param seq of the fact that started it */
-    record ExportedRun(long seq, String kind, List<ExportedReading> readings) {}
-
-    /** {@code format} names this shape, so that a reader knows what it holds; docs/formats/job.schema.json describes it. */
-    record Export(
-            String format,
-            UUID jobId,
-            RecordView record,
-            List<ExportedEntry> journal,
-            List<ExportedFile> files,
-            List<ExportedRun> runs) {}
 
     @GetMapping("/api/jobs/{jobId}/record")
     RecordView record(@PathVariable UUID jobId) {
@@ -194,26 +164,21 @@ class RecordController {
                 .map(LineDrawing::read);
     }
 
+    /** @param record what the journal says, told; read by people, and by no import */
+    record Export(
+            String format,
+            UUID jobId,
+            long number,
+            RecordView record,
+            List<JobFile.Line> journal,
+            List<JobFile.Attached> files,
+            List<JobFile.Run> runs,
+            List<Kept> touch) {}
+
     @GetMapping("/api/jobs/{jobId}/export")
     ResponseEntity<Export> export(@PathVariable UUID jobId) {
-        Course course = jobs.course(jobId);
-        Export export = new Export(
-                "ridgefall-job/2",
-                jobId,
-                view(jobId, course),
-                course.journal().stream().map(RecordController::exported).toList(),
-                evidence.of(jobId, course, course.record()).stream()
-                        .filter(piece -> piece.attachment() != null)
-                        .flatMap(piece -> attachments.content(piece.attachment().id()).stream()
-                                .map(content -> new ExportedFile(
-                                        piece.path(),
-                                        piece.attachment().mediaType(),
-                                        Base64.getEncoder().encodeToString(content))))
-                        .toList(),
-                course.state().timers().stream()
-                        .map(run -> new ExportedRun(run.seq(), run.kind(), readings(jobId, run)))
-                        .filter(run -> !run.readings().isEmpty())
-                        .toList());
+        Jobs.Job job = jobs.job(jobId);
+        JobFile file = files.of(jobId, job);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(
@@ -222,23 +187,25 @@ class RecordController {
                                 .filename("job-" + jobId + ".json")
                                 .build()
                                 .toString())
-                .body(export);
+                .body(new Export(
+                        JobFile.FORMAT,
+                        jobId,
+                        job.number(),
+                        view(jobId, job.course()),
+                        file.journal(),
+                        file.files(),
+                        file.runs(),
+                        file.touch()));
     }
 
-    private static ExportedEntry exported(Entry entry) {
-        return new ExportedEntry(entry.seq(), entry.happenedAt(), entry.who(), entry.role(), entry.fact());
-    }
-
-    private List<ExportedReading> readings(UUID jobId, Timer run) {
-        return readings.of(jobId, run.seq()).stream()
-                .map(r -> new ExportedReading(
-                        r.instrument(),
-                        r.quantity(),
-                        r.quantity().unit(),
-                        r.place(),
-                        Duration.between(run.startedAt(), r.readAt()).toMillis() / 1000.0,
-                        r.value()))
-                .toList();
+    /**
+     * A job as it was exported, here or elsewhere: all of it or nothing.
+     *
+     * @param commandId made by the client; it becomes the job's id
+     */
+    @PostMapping(path = "/api/jobs-import", consumes = MediaType.TEXT_PLAIN_VALUE)
+    Receipt bringIn(@RequestParam UUID commandId, @RequestBody String text, @AuthenticationPrincipal SignedIn who) {
+        return files.bringIn(commandId, text, who);
     }
 
     private RecordView view(UUID jobId, Course course) {

@@ -14,7 +14,8 @@ public enum May {
     CHANGE_TOOLS(Role.TECHNICIAN),
     CHANGE_THE_SHOP(Role.LEAD),
     CHANGE_PEOPLE(Role.LEAD),
-    ERASE_OWNERS(Role.LEAD);
+    ERASE_OWNERS(Role.LEAD),
+    BRING_JOBS_IN(Role.LEAD);
 
     private final Role first;
 

@@ -37,6 +37,8 @@ class Security {
                         .hasAnyRole(May.RELEASE_DEVICES.roles())
                         .requestMatchers(HttpMethod.DELETE, "/api/jobs/*/owner")
                         .hasAnyRole(May.ERASE_OWNERS.roles())
+                        .requestMatchers(HttpMethod.POST, "/api/jobs-import")
+                        .hasAnyRole(May.BRING_JOBS_IN.roles())
                         .requestMatchers(HttpMethod.PUT, "/api/book/*/draft")
                         .hasAnyRole(May.DRAW_DEVICES.roles())
                         .requestMatchers(

@@ -1,25 +1,30 @@
 package ridgefall.app.test;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,7 +33,9 @@ import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchProof.Task;
 import ridgefall.core.test.TouchTrace;
 import ridgefall.core.test.TouchTrace.Sample;
+import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
+import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -40,6 +47,9 @@ public class TouchProofs {
 
     /** Two hundred and fifty-six bits: nobody guesses one. */
     private static final int TOKEN_BYTES = 32;
+
+    /** Milliseconds, x, y, contact. */
+    private static final int SAMPLE = 4;
 
     private static final TypeReference<List<double[]>> SAMPLES = new TypeReference<>() {};
 
@@ -243,6 +253,146 @@ public class TouchProofs {
                                 new Told(Task.valueOf(row.getString("task")), row.getInt("samples"), proof.madeAt()))
                         .list())
                 .orElse(List.of());
+    }
+
+    /** A link with all that came in by it, its token left out: nothing opens by it any more. */
+    public record Kept(
+            Instant madeAt,
+            String madeBy,
+            @Schema(nullable = true) Double widthPx,
+            @Schema(nullable = true) Double heightPx,
+            List<KeptBatch> batches,
+            List<KeptLook> looks) {}
+
+    /** @param samples each of ms, x, y, contact */
+    public record KeptBatch(Task task, int seq, boolean last, List<double[]> samples) {}
+
+    /** @param told as the device told it, JSON in a text */
+    public record KeptLook(Look look, Instant toldAt, String told) {}
+
+    /** All of a job's links that something came in by, in order. */
+    public List<Kept> kept(UUID jobId) {
+        return jdbc.sql("""
+                        select p.* from touch_proof p where job_id = :job and (
+                            exists (select 1 from touch_batch where proof_id = p.id)
+                            or exists (select 1 from touch_look where proof_id = p.id)) order by made_at""")
+                .param("job", jobId)
+                .query((row, n) -> {
+                    Proof proof = proof(row, n);
+                    return new Kept(
+                            proof.madeAt(),
+                            row.getString("made_by"),
+                            proof.widthPx(),
+                            proof.heightPx(),
+                            batches(proof.id()),
+                            looksOf(proof.id()));
+                })
+                .list();
+    }
+
+    private List<KeptBatch> batches(UUID proofId) {
+        return jdbc.sql("select task, seq, last, samples from touch_batch where proof_id = :id order by task, seq")
+                .param("id", proofId)
+                .query((row, n) -> new KeptBatch(
+                        Task.valueOf(row.getString("task")),
+                        row.getInt("seq"),
+                        row.getBoolean("last"),
+                        json.readValue(row.getString("samples"), SAMPLES)))
+                .list();
+    }
+
+    private List<KeptLook> looksOf(UUID proofId) {
+        return jdbc.sql("select look, told_at, told from touch_look where proof_id = :id order by look")
+                .param("id", proofId)
+                .query((row, n) -> new KeptLook(
+                        Look.valueOf(row.getString("look")),
+                        row.getObject("told_at", OffsetDateTime.class).toInstant(),
+                        row.getString("told")))
+                .list();
+    }
+
+    /** @throws NotAllowed where no device can have told that */
+    public void check(Kept kept, Instant now) {
+        Allowed.text("madeBy", kept.madeBy(), 80);
+        unlike("batches", kept.batches(), batch -> Allowed.present("task", batch.task()) + " " + batch.seq());
+        unlike("looks", kept.looks(), look -> Allowed.present("look", look.look()));
+        for (Double px : Arrays.asList(kept.widthPx(), kept.heightPx())) {
+            if (px != null) {
+                Allowed.between("widthPx", px, 1, 100_000, "px");
+            }
+        }
+        kept.batches().forEach(batch -> Allowed.present("samples", batch.samples()));
+        int samples = kept.batches().stream()
+                .mapToInt(batch -> batch.samples().size())
+                .sum();
+        Allowed.between("samples", samples, 0, TouchTrace.MOST_SAMPLES, "samples in all");
+        for (KeptBatch batch : kept.batches()) {
+            for (double[] sample : batch.samples()) {
+                if (sample.length != SAMPLE || !Arrays.stream(sample).allMatch(Double::isFinite)) {
+                    throw new NotAllowed("samples", Arrays.toString(sample), "ms, x, y and contact, four numbers");
+                }
+            }
+        }
+        for (KeptLook look : kept.looks()) {
+            Instant at = Allowed.present("toldAt", look.toldAt());
+            if (at.isBefore(kept.madeAt()) || at.isAfter(now)) {
+                throw new NotAllowed("toldAt", at, kept.madeAt() + " to " + now);
+            }
+            try {
+                json.readValue(Allowed.present("told", look.told()), kind(look.look()));
+            } catch (JacksonException | IllegalStateException e) {
+                throw new NotAllowed("told", "something else", "what a device tells of its " + look.look());
+            }
+        }
+    }
+
+    private static <T> void unlike(String field, List<T> all, Function<T, Object> which) {
+        Set<Object> seen = new HashSet<>();
+        for (T one : Allowed.present(field, all)) {
+            if (!seen.add(which.apply(one))) {
+                throw new NotAllowed(field, which.apply(one) + " twice", "each once");
+            }
+        }
+    }
+
+    /** One that was made elsewhere, of a job that is brought in. */
+    public void bringIn(UUID jobId, Kept kept) {
+        UUID id = UUID.randomUUID();
+        byte[] nobodys = new byte[TOKEN_BYTES];
+        random.nextBytes(nobodys);
+        OffsetDateTime madeAt = kept.madeAt().atOffset(ZoneOffset.UTC);
+        jdbc.sql("""
+                        insert into touch_proof (id, job_id, token_hash, made_by, made_at, expires_at, ended_at, width_px, height_px)
+                        values (:id, :job, :hash, :by, :at, :at, :at, :width, :height)""")
+                .param("id", id)
+                .param("job", jobId)
+                .param("hash", HexFormat.of().formatHex(nobodys))
+                .param("by", kept.madeBy())
+                .param("at", madeAt)
+                .param("width", kept.widthPx(), Types.DOUBLE)
+                .param("height", kept.heightPx(), Types.DOUBLE)
+                .update();
+        for (KeptBatch batch : kept.batches()) {
+            jdbc.sql("""
+                            insert into touch_batch (proof_id, task, seq, samples, last)
+                            values (:id, :task, :seq, cast(:samples as jsonb), :last)""")
+                    .param("id", id)
+                    .param("task", batch.task().name())
+                    .param("seq", batch.seq())
+                    .param("samples", json.writeValueAsString(batch.samples()))
+                    .param("last", batch.last())
+                    .update();
+        }
+        for (KeptLook look : kept.looks()) {
+            jdbc.sql("""
+                            insert into touch_look (proof_id, look, told, told_at)
+                            values (:id, :look, cast(:told as jsonb), :at)""")
+                    .param("id", id)
+                    .param("look", look.look().name())
+                    .param("told", json.writeValueAsString(json.readValue(look.told(), kind(look.look()))))
+                    .param("at", look.toldAt().atOffset(ZoneOffset.UTC))
+                    .update();
+        }
     }
 
     private OffsetDateTime now() {
