@@ -18,7 +18,7 @@ class AccessibilityTest {
         check(bench, "sign-in");
         bench.signInByHand();
         check(bench, "bench");
-        bench.takeIn("Checked hut", "cracked").skipTo("heat.soak");
+        bench.takenTo("heat.soak", "Checked hut", "cracked");
         bench.awaitText("battery then");
         for (String station : new String[] {
             "Intake",

@@ -12,9 +12,12 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Dimension;
@@ -50,6 +53,7 @@ final class Browser implements AutoCloseable {
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
     private final ChromeDriver driver;
+    private final List<ProcessHandle> programs;
     private final Waiting waiting;
     private final Product product;
     private final String url;
@@ -74,16 +78,33 @@ final class Browser implements AutoCloseable {
                 "--force-device-scale-factor=1",
                 "--hide-scrollbars",
                 "--window-size=1280,800");
-        driver = new ChromeDriver(
-                new ChromeDriverService.Builder()
-                        .usingDriverExecutable(new File(program("/usr/bin/chromedriver")))
-                        .build(),
-                options);
+        synchronized (Browser.class) {
+            // Whatever child this process has then and had not before is this browser's.
+            Set<ProcessHandle> before = ProcessHandle.current().children().collect(Collectors.toSet());
+            driver = new ChromeDriver(
+                    new ChromeDriverService.Builder()
+                            .usingDriverExecutable(new File(program("/usr/bin/chromedriver")))
+                            .build(),
+                    options);
+            programs = ProcessHandle.current()
+                    .children()
+                    .filter(child -> !before.contains(child))
+                    .toList();
+        }
         waiting = new Waiting(driver);
         // Skipping through a job waits for its plans, on a machine that may be busy.
         driver.manage().timeouts().scriptTimeout(PATIENCE.multipliedBy(3));
         size(1280, 800);
         open(NO_PAGE);
+    }
+
+    /** Processor time that its programs have taken so far, s. */
+    double processorSeconds() {
+        return programs.stream()
+                .flatMap(one -> Stream.concat(Stream.of(one), one.descendants()))
+                .flatMap(one -> one.info().totalCpuDuration().stream())
+                .mapToDouble(took -> took.toMillis() / 1000.0)
+                .sum();
     }
 
     /**
@@ -194,6 +215,25 @@ final class Browser implements AutoCloseable {
         takenIn.add("/jobs/" + job);
         open("/jobs/" + job);
         awaitStep("intake.front");
+        return this;
+    }
+
+    /** A job of the demo tablet that has come to a step, every answer on the way a good one, and its workspace on the screen. */
+    Browser takenTo(String stepId, String owner, String fault) {
+        return takenTo(stepId, "Quire 11", owner, fault);
+    }
+
+    /** The same of another device. */
+    Browser takenTo(String stepId, String device, String owner, String fault) {
+        return takenTo(stepId, device, null, owner, fault);
+    }
+
+    /** @param variant of the device; null where it has none */
+    Browser takenTo(String stepId, String device, String variant, String owner, String fault) {
+        String job = product.bringIn(Walk.of(device, variant).to(stepId, owner, fault));
+        takenIn.add("/jobs/" + job);
+        open("/jobs/" + job);
+        awaitStep(stepId);
         return this;
     }
 

@@ -11,7 +11,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 class CleanTest {
     @Test
     void bladeAcetoneAlcoholClocksAndOneDullStretchThatGoesBack(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Dull hut", "cracked").skipTo("clean.bare");
+        Browser bench = visit.browser().asAnsa().takenTo("clean.bare", "Dull hut", "cracked");
         bench.awaitText("0 of 13 stretches accepted");
         bench.awaitText("Camera edge bare");
         bench.tap("1");
@@ -42,10 +42,7 @@ class CleanTest {
 
     @Test
     void primerOnAWatchHoldsTheRingUntilItIsDry(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 41", "Primed hut", "cracked")
-                .skipTo("clean.primer");
+        Browser bench = visit.browser().asAnsa().takenTo("clean.primer", "Pellow Dial 41", "Primed hut", "cracked");
         bench.awaitText("the ledge is only 1.1 mm wide");
         bench.goOn();
         bench.awaitText("Primer dries");

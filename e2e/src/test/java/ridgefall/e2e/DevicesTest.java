@@ -23,8 +23,7 @@ class DevicesTest {
             Pellow Dial 45      | bonded to the old panel with optical liquid  | heat.
             """)
     void goesThroughIntakeDecisionAndPartsAndExplainsItself(String device, String because, String after, Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn(device, "Owner of a " + device, "cracked");
-        bench.skipTo("decide.repair");
+        Browser bench = visit.browser().asAnsa().takenTo("decide.repair", device, "Owner of a " + device, "cracked");
         bench.awaitText(because);
         bench.agreeToTheFirstQuote("Hut warden");
         bench.awaitText("On the shelf for " + device);
@@ -36,8 +35,8 @@ class DevicesTest {
 
     @Test
     void aDeadPanelTooNeedsBoth(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Stove hut", "no picture");
-        bench.skipTo("before.picture");
+        Browser bench =
+                visit.browser().asAnsa().takenTo("before.picture", "Marrowby Quire 8", "Stove hut", "no picture");
         bench.tap("2");
         bench.skipTo("decide.repair");
         bench.awaitText("both are replaced");
@@ -46,8 +45,8 @@ class DevicesTest {
 
     @Test
     void whatIsNotWorthItGoesBackAsItCame(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Old satchel", "cracked");
-        bench.skipTo("decide.repair");
+        Browser bench =
+                visit.browser().asAnsa().takenTo("decide.repair", "Sillery Satchel 7", "Old satchel", "cracked");
         bench.click("What another one costs");
         bench.type("price", "60");
         bench.awaitText("another one costs no more than the repair");

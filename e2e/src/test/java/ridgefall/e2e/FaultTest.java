@@ -12,7 +12,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 class FaultTest {
     @Test
     void aWeakChargeIsFollowedToAPlugThatWasNotHome(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Charge hut", "cracked").skipTo("open.charge");
+        Browser bench = visit.browser().asAnsa().takenTo("open.charge", "Charge hut", "cracked");
         bench.tap("2");
         bench.awaitText("why it fails");
         assertThat(bench.accessibilityFindings()).isEmpty();
@@ -33,7 +33,7 @@ class FaultTest {
 
     @Test
     void aWavyStylusWhoseDataWereNeverWrittenGoesBackToCarryOver(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Wavy hut", "cracked").skipTo("carry.old-on-stylus-data");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Wavy hut", "cracked");
         bench.click("Lost");
         bench.type("reason", "no adapter here");
         bench.awaitStepAfter("carry.old-on-stylus-data");
@@ -51,7 +51,7 @@ class FaultTest {
 
     @Test
     void whatFailsOnceItIsSealedIsTriedClosedBeforeItIsOpened(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Sealed hut", "cracked").skipTo("after.sound");
+        Browser bench = visit.browser().asAnsa().takenTo("after.sound", "Sealed hut", "cracked");
         bench.tap("2");
         bench.awaitText("why it fails");
         bench.awaitText("It worked loose, and fails since the front is down");

@@ -12,7 +12,7 @@ class HeatTest {
 
     @Test
     void aRecipeFromElsewhereIsJudgedForThisDevice(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Recipe hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Recipe hut", "cracked");
         bench.click("Sources and recipes");
         bench.awaitText("A recipe from elsewhere");
         bench.put("settingC", "95");
@@ -27,7 +27,7 @@ class HeatTest {
 
     @Test
     void airAloneIsHeldOnTheStretchThatIsCutAndGoesOnWithIt(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Gun hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Gun hut", "cracked");
         bench.click("Sources and recipes");
         bench.clickIn("Hot air gun", "Take");
         bench.awaitText("the first stretch");
@@ -48,8 +48,7 @@ class HeatTest {
     /** A plate warms it all; what has gone cold under the pick is warmed by air that stays on while it is cut. */
     @Test
     void afterAPlateAirWarmsWhatHasGoneColdUnderThePick(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Plate hut", "cracked");
-        bench.skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Marrowby Quire 8", "Plate hut", "cracked");
         bench.click("Sources and recipes");
         bench.clickIn("Plate 1", "Take");
         bench.awaitText("while you cut");
@@ -68,8 +67,7 @@ class HeatTest {
 
     @Test
     void aDryerIsEnoughForAPlasticBezel(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Dryer hut", "no touch");
-        bench.skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Sillery Satchel 7", "Dryer hut", "no touch");
         bench.click("Sources and recipes");
         bench.clickIn("Hair dryer", "Take");
         bench.awaitText("the first stretch");

@@ -12,10 +12,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 class HoldTest {
     @Test
     void aBeadIsLaidLastSkinsIsWipedAndStaysClamped(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Sillery Satchel 7", "Glue hut", "cracked")
-                .skipTo("bond.held");
+        Browser bench = visit.browser().asAnsa().takenTo("bond.held", "Sillery Satchel 7", "Glue hut", "cracked");
         bench.awaitText("the tick is what a drop pulls");
         assertThat(bench.text()).contains("this front came without", "it is spent: torn once");
         bench.tap("2");
@@ -42,7 +39,7 @@ class HoldTest {
 
     @Test
     void aPlaceThatStandsUpIsReadAgainAfterItWasPressed(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Rim hut", "cracked").skipTo("seal.press");
+        Browser bench = visit.browser().asAnsa().takenTo("seal.press", "Rim hut", "cracked");
         bench.awaitText("0 of 12 places read");
         bench.tapAt("svg[aria-label^='The edge unrolled']", 0.22, 0.35);
         bench.awaitText("of the gauge");
@@ -57,10 +54,7 @@ class HoldTest {
 
     @Test
     void aWatchThatLeaksIsNotHandedOverAsIfItWereTight(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 41", "Leak hut", "cracked")
-                .skipTo("prove.hand-over");
+        Browser bench = visit.browser().asAnsa().takenTo("prove.hand-over", "Pellow Dial 41", "Leak hut", "cracked");
         bench.awaitText("Seal not tested");
         bench.click("Seal tested in the chamber");
         bench.click("It reads");
@@ -77,10 +71,7 @@ class HoldTest {
     /** A bubble of half a millimetre, a clock that follows from it, one that stays, and all of it off and anew with liquid. */
     @Test
     void filmIsPressedItsBubblesDissolvedAndWhatStaysIsDust(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 45", "Film hut", "cracked")
-                .skipTo("bond.joined-with");
+        Browser bench = visit.browser().asAnsa().takenTo("bond.joined-with", "Pellow Dial 45", "Film hut", "cracked");
         bench.tap("2");
         bench.awaitStep("bond.film");
         bench.skipTo("bond.chamber");
@@ -109,7 +100,7 @@ class HoldTest {
 
     @Test
     void aHairUnderTheGlassIsTappedWhereItLiesAndHoldsTheFront(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Hair hut", "cracked").skipTo("seal.dust");
+        Browser bench = visit.browser().asAnsa().takenTo("seal.dust", "Hair hut", "cracked");
         bench.awaitText("0 of 6 zones clean");
         bench.clickLabelled("Zone 5");
         bench.click("A hair");
@@ -125,10 +116,7 @@ class HoldTest {
     /** By a lamp as strong as none at this bench, so that the journey need not wait a quarter of an hour. */
     @Test
     void theDialGoesFromSplitGlassToCuredRingedAndSealed(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 45", "Split hut", "cracked")
-                .skipTo("bond.lamp");
+        Browser bench = visit.browser().asAnsa().takenTo("bond.lamp", "Pellow Dial 45", "Split hut", "cracked");
         bench.goOn();
         bench.type("mwPerCm2", "2000");
         bench.awaitStep("bond.liquid");

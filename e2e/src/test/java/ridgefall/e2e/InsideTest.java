@@ -18,8 +18,8 @@ class InsideTest {
 
     @Test
     void everyScrewComesOutAndGoesHomeThoughOneFellOneWasMissingAndOneIsTooLong(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Marrowby Quire 8", "Screw hut", "cracked");
-        bench.skipTo("strip.screws-over");
+        Browser bench =
+                visit.browser().asAnsa().takenTo("strip.screws-over", "Marrowby Quire 8", "Screw hut", "cracked");
         bench.awaitText("4 × 2.8 mm M1.4");
         bench.goOn();
         bench.skipTo("strip.screws-under");
@@ -51,8 +51,7 @@ class InsideTest {
 
     @Test
     void aNewFrontThatIsDeadIsFoundBeforeAnythingMovesOntoIt(Visit visit) {
-        Browser bench =
-                visit.browser().asAnsa().takeIn("Dead front hut", "cracked").skipTo("carry.new-ready");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.new-ready", "Dead front hut", "cracked");
         bench.awaitText("Keep the old front: 4 still to come from it");
         bench.goOn();
         bench.awaitStep("carry.new-shows");
@@ -69,8 +68,8 @@ class InsideTest {
 
     @Test
     void aBoardThatMovesIsMeasuredAndTheOpenJointIsFound(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 41", "Joint hut", "cracked");
-        bench.skipTo("carry.look-payment-board");
+        Browser bench =
+                visit.browser().asAnsa().takenTo("carry.look-payment-board", "Pellow Dial 41", "Joint hut", "cracked");
         bench.awaitText("Payment at a reader: tried while the front is open");
         bench.skipTo("carry.joint-j1");
         bench.tap("1");
@@ -95,7 +94,7 @@ class InsideTest {
     /** A plug that is not home, then a byte that goes wrong: each is told, mended where it is wrong, and nothing read is lost. */
     @Test
     void dataGoFromTheOldFrontToTheNewOneThoughAPlugAndAByteGoWrong(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Copy hut", "cracked").skipTo("carry.old-on-stylus-data");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Copy hut", "cracked");
         bench.awaitText("It need not show a picture");
         bench.goOn();
         bench.awaitStep("carry.read-stylus-data");
@@ -129,7 +128,7 @@ class InsideTest {
     /** Everything had moved when the picture died: on the next front all of it is asked once more, and nothing is read again. */
     @Test
     void aFrontSwappedAfterTheCarryOverIsCarriedOntoOnceMore(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Swap hut", "cracked").skipTo("carry.old-on-stylus-data");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Swap hut", "cracked");
         bench.goOn();
         bench.awaitStep("carry.read-stylus-data");
         bench.goOn();
@@ -155,7 +154,7 @@ class InsideTest {
 
     @Test
     void whatCannotBeSwitchedOffIsLiveUntilTheBatteryIsProvenOut(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Live hut", "cracked").skipTo("intake.power");
+        Browser bench = visit.browser().asAnsa().takenTo("intake.power", "Live hut", "cracked");
         bench.tap("2");
         bench.awaitText("live until isolation is proven");
         bench.skipTo("strip.isolate");
@@ -170,8 +169,8 @@ class InsideTest {
     /** Its panel moves over, and with it what a hand forgets in the old front: the closing waits for each. */
     @Test
     void theCellularClipHeldOneIsNotClosedBeforeAntennaInsertAndPanelHaveMoved(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Crate 10", "cellular", "Antenna hut", "cracked");
-        bench.skipTo("carry.new-shows");
+        Browser bench =
+                visit.browser().asAnsa().takenTo("carry.new-shows", "Crate 10", "cellular", "Antenna hut", "cracked");
         bench.awaitText("New front tried loose: touch");
         bench.skipTo("carry.antenna");
         bench.awaitText("Keep the old front: 3 still to come from it");
@@ -197,8 +196,9 @@ class InsideTest {
 
     @Test
     void anOwnerWhoDoesWithoutPaymentSignsAndTheBoardIsNotAskedFor(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 41", "Without hut", "cracked");
-        bench.skipTo("carry.look-payment-board");
+        Browser bench = visit.browser()
+                .asAnsa()
+                .takenTo("carry.look-payment-board", "Pellow Dial 41", "Without hut", "cracked");
         bench.awaitText("Paper for an owner who does without it");
         bench.awaitAnswers();
         bench.tap("3");

@@ -37,14 +37,13 @@ class JourneyTest {
         Map<String, Object> export =
                 bench.send(bench.path().replace("/jobs", "/api/jobs").replace("record", "export"), null);
         assertThat((String) export.get("body"))
-                .startsWith("{\"format\":\"ridgefall-job/2\"")
+                .startsWith("{\"format\":\"ridgefall-job/3\"")
                 .contains("\"HandedOver\"");
     }
 
     @Test
     void sealingIsHeldByWhatIsMissingAndTheServerRefusesToo(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Ferry Merrow", "cracked");
-        bench.skipTo("carry.light-insert");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.light-insert", "Ferry Merrow", "cracked");
         bench.station("Seal");
         bench.awaitText("Held by ");
         assertThat(bench.text())
@@ -62,8 +61,7 @@ class JourneyTest {
 
     @Test
     void aWedgeLeftInHoldsTheSealUntilItIsPulled(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Ferry Sandling", "cracked");
-        bench.skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Ferry Sandling", "cracked");
         bench.goOn();
         bench.goOn();
         // A wedge is wanted in the first clear stretch once that is free; "2" is that answer.
@@ -89,8 +87,7 @@ class JourneyTest {
 
     @Test
     void badInputIsToldWhereItWasTypedAndNothingIsLost(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Lift station", "cracked");
-        bench.skipTo("decide.repair");
+        Browser bench = visit.browser().asAnsa().takenTo("decide.repair", "Lift station", "cracked");
         bench.openDialog();
         bench.type("price", "twelve");
         bench.awaitText("price is twelve; allowed: a number");

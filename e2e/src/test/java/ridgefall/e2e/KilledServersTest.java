@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** Servers die and stall: what was acknowledged stays, timers stay right, and one command heals whichever half it was. */
 @AloneWithTheProduct
 class KilledServersTest {
+    /** Killed more often than a build needs: {@code ./ridgefall bench} does. */
+    private static final String KILLS = "kills";
 
     @Test
     void aDatabaseAwayForTwentySecondsIsSaidAndQueuedTapsArriveOnce(Visit visit, Product product) {
@@ -65,6 +68,7 @@ class KilledServersTest {
     }
 
     @Test
+    @Tag(KILLS)
     void twoDevicesOnTwoSourcesKeepTimersAndForecastsOverARestartOfServerAndDatabase(Visit visit, Product product) {
         Browser pad = atSoak(visit.browser().asAnsa(), "Two sources, left");
         pad.goOn();
@@ -131,9 +135,9 @@ class KilledServersTest {
      * each is done anew.
      */
     @Test
+    @Tag(KILLS)
     void dataThatWereBeingReadOrWrittenAreSaidNotToBeThereAndAreCopiedAnew(Visit visit, Product product) {
-        Browser bench =
-                visit.browser().asAnsa().takeIn("Killed copy", "cracked").skipTo("carry.old-on-stylus-data");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Killed copy", "cracked");
         bench.goOn();
         bench.awaitStep("carry.read-stylus-data");
         bench.awaitAnswers();
@@ -166,8 +170,8 @@ class KilledServersTest {
     /** Wet stretches, liquid under glass and film under pressure, each on its own clock, on two screens. */
     @Test
     void clocksOfStretchesLiquidAndFilmsRunOnThroughAKill(Visit visit, Product product) {
-        Browser wet = visit.browser().asAnsa().takeIn("Sillery Satchel 7", "Killed ledge", "cracked");
-        wet.skipTo("clean.wiped").goOn();
+        Browser wet = visit.browser().asAnsa().takenTo("clean.wiped", "Sillery Satchel 7", "Killed ledge", "cracked");
+        wet.goOn();
         Browser liquid = atTheGlass(visit, "Killed liquid");
         liquid.tap(" ");
         liquid.skipTo("bond.spread");
@@ -193,14 +197,11 @@ class KilledServersTest {
     }
 
     private static Browser atTheGlass(Visit visit, String owner) {
-        return visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 45", owner, "cracked")
-                .skipTo("bond.joined-with");
+        return visit.browser().asAnsa().takenTo("bond.joined-with", "Pellow Dial 45", owner, "cracked");
     }
 
     private static Browser atSoak(Browser screen, String owner) {
-        return screen.takeIn(owner, "cracked").skipTo("heat.soak");
+        return screen.takenTo("heat.soak", owner, "cracked");
     }
 
     private static void isRight(Browser bench, double endsAt) {

@@ -18,8 +18,7 @@ class LargeActionTest {
 
     @Test
     void afterABadAnswerTheQuestionIsPutAgainAndAwayFromItsStationItLeadsBack(Visit visit) {
-        Browser bench =
-                visit.browser().asAnsa().takeIn("Failing hut", "cracked").skipTo("clean.flat");
+        Browser bench = visit.browser().asAnsa().takenTo("clean.flat", "Failing hut", "cracked");
         bench.tap("2");
         bench.type("reason", "glue in a corner");
         bench.awaitText("Check again");
@@ -45,10 +44,7 @@ class LargeActionTest {
 
     @Test
     void aSwollenBatteryLeadsToTheStopAndNowhereElse(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Swollen hut", "lifts by itself")
-                .skipTo("intake.battery");
+        Browser bench = visit.browser().asAnsa().takenTo("intake.battery", "Swollen hut", "lifts by itself");
         bench.tap("2");
         bench.awaitText("Stop: what to do now");
         long before = recorded(bench);

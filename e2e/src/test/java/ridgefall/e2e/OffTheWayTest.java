@@ -13,7 +13,7 @@ class OffTheWayTest {
 
     @Test
     void aBatteryThatIsADangerStopsTheJobUntilALeadWhoSeesHowItLiesLetsItGoOn(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Danger hut", "cracked").skipTo("strip.proven");
+        Browser bench = visit.browser().asAnsa().takenTo("strip.proven", "Danger hut", "cracked");
         bench.tap("w");
         bench.click("Left for whoever goes on");
         bench.type("words", "cell felt soft at the port");
@@ -49,7 +49,7 @@ class OffTheWayTest {
 
     @Test
     void aPictureThatFailsLeadsToThePlugThenToAnotherPartAndAsksForWhatHungOnIt(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Dark hut", "cracked").skipTo("open.picture");
+        Browser bench = visit.browser().asAnsa().takenTo("open.picture", "Dark hut", "cracked");
         bench.tap("2");
         bench.leaveChecksUntil("test.fault.picture.reseat");
         bench.tap(Keys.SPACE);
@@ -77,8 +77,7 @@ class OffTheWayTest {
 
     @Test
     void aPartIsOrderedComesTheNextDayAndAnotherGradeIsSettledWithTheOwner(Visit visit) {
-        Browser bench =
-                visit.browser().asAnsa().takeIn("Waiting hut", "cracked").skipTo("decide.repair");
+        Browser bench = visit.browser().asAnsa().takenTo("decide.repair", "Waiting hut", "cracked");
         bench.agreeToTheFirstQuote("Waiting warden");
         bench.awaitStep("parts.here");
         bench.tap("2");
@@ -106,7 +105,7 @@ class OffTheWayTest {
 
     @Test
     void aCutCableIsToldWhereItWasAndTheOwnerWhoDeclinesGetsItBackTogether(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Cut hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Cut hut", "cracked");
         bench.beginToWarm();
         bench.tap("1");
         bench.awaitText("Cut the");
@@ -138,8 +137,7 @@ class OffTheWayTest {
 
     @Test
     void aBrokenClipIsToldAndLookedAtBeforeTheFrontGoesOn(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Crate 10", "Clip hut", "cracked");
-        bench.skipTo("separate.open");
+        Browser bench = visit.browser().asAnsa().takenTo("separate.open", "Crate 10", "Clip hut", "cracked");
         bench.tap("w");
         bench.tap("7");
         bench.awaitText("Every piece out of the body");

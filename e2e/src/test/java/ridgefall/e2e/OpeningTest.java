@@ -34,8 +34,7 @@ class OpeningTest {
 
     @Test
     void aWatchIsCutAsDeepAsItsFlagOfTapeLetsThePick(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 41", "Watch hut", "cracked");
-        bench.skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Pellow Dial 41", "Watch hut", "cracked");
         bench.click("Sources and recipes");
         bench.clickIn("Plate 2", "Take");
         bench.awaitText("on Plate 2 at");
@@ -56,8 +55,7 @@ class OpeningTest {
 
     @Test
     void glassIsSplitOffThePanelWithAWireAndAPanelThatBreaksIsQuotedAnew(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 45", "Wire hut", "cracked");
-        bench.skipTo("carry.warmed");
+        Browser bench = visit.browser().asAnsa().takenTo("carry.warmed", "Pellow Dial 45", "Wire hut", "cracked");
         bench.awaitText("In at the crown edge, towards the button edge");
         assertThat(bench.text()).contains("75 °C", "plate, 1:30 on it", "Stop 3.0 mm short: the panel's cable");
         bench.goOn();
@@ -76,8 +74,7 @@ class OpeningTest {
 
     @Test
     void newGlassIsJoinedByDoseAndASyringePastItsDateIsHeld(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Pellow Dial 45", "Lamp hut", "cracked");
-        bench.skipTo("bond.lamp");
+        Browser bench = visit.browser().asAnsa().takenTo("bond.lamp", "Pellow Dial 45", "Lamp hut", "cracked");
         bench.awaitText("Radiometer (stand-in): 42 mW/cm²");
         bench.click("Take it");
         bench.awaitStep("bond.liquid");
@@ -101,7 +98,7 @@ class OpeningTest {
 
     @Test
     void afterASlipACrackAndABondThatSticksTheWayRoundGoesOnWithCare(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Slip hut", "cracked").skipTo("heat.soak");
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Slip hut", "cracked");
         bench.beginToWarm();
         bench.tap("1");
         bench.awaitText("Cut the");

@@ -9,6 +9,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,6 +18,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
@@ -25,7 +27,7 @@ import java.util.stream.Stream;
 final class Product implements AutoCloseable {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
-    private final Map<String, String> sessions = new ConcurrentHashMap<>();
+    private final Map<String, Signed> sessions = new ConcurrentHashMap<>();
     private final String compilers;
     private final Path data;
     private final int port = freePort();
@@ -52,30 +54,51 @@ final class Product implements AutoCloseable {
         return "http://127.0.0.1:" + port;
     }
 
-    /** The session of someone signed in, one for all their screens of a run: hashes are slow on purpose. */
+    /** Somebody signed in, for all their screens of a run: hashes are slow on purpose. */
+    private record Signed(HttpClient http, CookieManager cookies) {}
+
+    /** The cookie of it. */
     String session(String name, String password) {
+        return cookie(signed(name, password).cookies, "ridgefall_session");
+    }
+
+    private Signed signed(String name, String password) {
         return sessions.computeIfAbsent(name, who -> signIn(who, password));
     }
 
-    private String signIn(String name, String password) {
+    private Signed signIn(String name, String password) {
         CookieManager cookies = new CookieManager();
-        HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
-        URI session = URI.create(url() + "/api/session");
+        Signed signed =
+                new Signed(HttpClient.newBuilder().cookieHandler(cookies).build(), cookies);
+        send(signed, HttpRequest.newBuilder(URI.create(url() + "/api/session")));
+        String body = "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password);
+        post(signed, "/api/session", "application/json", body);
+        return signed;
+    }
+
+    /** A job as its file has it, brought in by the lead; its id. */
+    String bringIn(String file) {
+        String id = UUID.randomUUID().toString();
+        post(signed("Marn Ulscarth", "ridge-lead-33"), "/api/jobs-import?commandId=" + id, "text/plain", file);
+        return id;
+    }
+
+    private void post(Signed who, String path, String type, String body) {
+        send(
+                who,
+                HttpRequest.newBuilder(URI.create(url() + path))
+                        .header("Content-Type", type)
+                        .header("X-XSRF-TOKEN", cookie(who.cookies, "XSRF-TOKEN"))
+                        .POST(BodyPublishers.ofString(body)));
+    }
+
+    private static void send(Signed who, HttpRequest.Builder asked) {
         try {
-            http.send(HttpRequest.newBuilder(session).build(), BodyHandlers.discarding());
-            String body = "{\"name\":\"%s\",\"password\":\"%s\"}".formatted(name, password);
-            int status = http.send(
-                            HttpRequest.newBuilder(session)
-                                    .header("Content-Type", "application/json")
-                                    .header("X-XSRF-TOKEN", cookie(cookies, "XSRF-TOKEN"))
-                                    .POST(BodyPublishers.ofString(body))
-                                    .build(),
-                            BodyHandlers.discarding())
-                    .statusCode();
-            if (status != 200) {
-                throw new IllegalStateException("signing " + name + " in was answered with " + status);
+            HttpResponse<String> answer = who.http.send(asked.build(), BodyHandlers.ofString());
+            if (answer.statusCode() != 200) {
+                throw new IllegalStateException(
+                        answer.uri() + " was answered with " + answer.statusCode() + ": " + answer.body());
             }
-            return cookie(cookies, "ridgefall_session");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -12,8 +12,7 @@ class RecordTest {
     @Test
     void theOwnerSignsWithAFingerAndTheRecordShowsTheLines(Visit visit) {
         Browser bench = visit.browser().signIn();
-        bench.takeIn("Marrowby Quire 11", "Signing hut", "cracked");
-        bench.skipTo("prove.hand-over");
+        bench.takenTo("prove.hand-over", "Marrowby Quire 11", "Signing hut", "cracked");
         bench.awaitText("that worked before work now");
         bench.click("Signed for the owner");
         bench.stroke("svg.touch-none", 0.1, 0.5, 0.8, 0.3);

@@ -12,8 +12,8 @@ class RolesTest {
 
     @Test
     void theFrontDeskSeesTheBenchButIsNotOfferedItsWork(Visit visit) {
-        Browser desk = visit.browser().as("Tove Brandreth", "ferry-desk-22").takeIn("Desk job", "cracked");
-        desk.skipTo("decide.repair");
+        Browser desk =
+                visit.browser().as("Tove Brandreth", "ferry-desk-22").takenTo("decide.repair", "Desk job", "cracked");
         desk.goOn();
         desk.goOn();
         desk.awaitText("This is for the bench, not for your role");
@@ -21,8 +21,7 @@ class RolesTest {
 
     @Test
     void aFailedTestHoldsTheSealUntilALeadAnswersForIt(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Signed-off hut", "cracked");
-        bench.skipTo("open.stylus");
+        Browser bench = visit.browser().asAnsa().takenTo("open.stylus", "Signed-off hut", "cracked");
         bench.tap("2");
         bench.awaitText("Fails");
         bench.station("Seal");

@@ -1,8 +1,14 @@
 package ridgefall.e2e;
 
-import java.util.ArrayList;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Deque;
-import java.util.List;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -30,7 +36,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
     static final class Visit {
         private final Product product;
         private final Deque<Browser> free;
-        private final List<Browser> taken = new ArrayList<>();
+        private final Map<Browser, Double> taken = new LinkedHashMap<>();
 
         private Visit(Bench bench) {
             product = bench.product();
@@ -40,12 +46,20 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         Browser browser() {
             Browser left = free.poll();
             Browser browser = left == null ? new Browser(product) : left;
-            taken.add(browser);
+            taken.put(browser, left == null ? 0 : browser.processorSeconds());
             return browser;
         }
 
+        /** What its browsers took of the processors, s. */
+        private double processorSeconds() {
+            return taken.entrySet().stream()
+                    // A renderer that ended meanwhile takes what it took with it.
+                    .mapToDouble(one -> Math.max(0, one.getKey().processorSeconds() - one.getValue()))
+                    .sum();
+        }
+
         private void leave() {
-            for (Browser browser : taken) {
+            for (Browser browser : taken.keySet()) {
                 try {
                     browser.offItsSources();
                     browser.forget();
@@ -86,10 +100,24 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         return visit;
     }
 
+    /** Beside what the tests themselves take. */
+    private static synchronized void write(Class<?> tests, double seconds) {
+        try {
+            Files.writeString(
+                    Path.of("target/processor-time.tsv"),
+                    String.format(Locale.ROOT, "%s\t%.2f%n", tests.getName(), seconds),
+                    StandardOpenOption.CREATE,
+                    StandardOpenOption.APPEND);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @Override
     public void afterEach(ExtensionContext context) {
         Visit visit = context.getStore(SPACE).get("visit", Visit.class);
         if (visit != null) {
+            write(context.getRequiredTestClass(), visit.processorSeconds());
             visit.leave();
         }
     }

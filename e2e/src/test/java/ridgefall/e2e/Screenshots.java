@@ -126,7 +126,7 @@ class Screenshots {
         bench.awaitText("Worked on by");
         shoot(bench, "record");
         bench.open("/");
-        bench.takeIn("Pellow Dial 41", "Shearing shed Tallis", "cracked").skipTo("open.touch");
+        bench.takenTo("open.touch", "Pellow Dial 41", "Shearing shed Tallis", "cracked");
         bench.click("Open it on the device");
         bench.awaitText("touch.html#");
         Browser watch = visit.browser();

@@ -11,8 +11,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 class TouchTest {
     @Test
     void aDeadBandIsSeenOnTheDeviceReseatedAndProvenWhole(Visit visit) {
-        Browser bench =
-                visit.browser().asAnsa().takeIn("Touch hut", "dead touch").skipTo("open.touch");
+        Browser bench = visit.browser().asAnsa().takenTo("open.touch", "Touch hut", "dead touch");
         Browser device = visit.browser();
         device.size(1194, 834);
         device.openTouchProof(openOnTheDevice(bench));
@@ -53,10 +52,7 @@ class TouchTest {
 
     @Test
     void aWatchsFaceIsSweptInItsFewSquares(Visit visit) {
-        Browser bench = visit.browser()
-                .asAnsa()
-                .takeIn("Pellow Dial 41", "Small hut", "cracked")
-                .skipTo("open.touch");
+        Browser bench = visit.browser().asAnsa().takenTo("open.touch", "Pellow Dial 41", "Small hut", "cracked");
         Browser watch = visit.browser();
         watch.face(198, 242);
         watch.openTouchProof(openOnTheDevice(bench));
@@ -71,7 +67,7 @@ class TouchTest {
 
     @Test
     void whatTheDevicesOwnPictureShowsIsPointedAtOnIt(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takeIn("Picture hut", "spots").skipTo("open.picture");
+        Browser bench = visit.browser().asAnsa().takenTo("open.picture", "Picture hut", "spots");
         Browser device = visit.browser();
         device.size(1194, 834);
         device.openTouchProof(openOnTheDevice(bench));
