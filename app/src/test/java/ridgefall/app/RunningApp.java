@@ -59,7 +59,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         }
     }
 
-    /** @param durable whether the database waits for its disk, as a shop's does */
+    /** @param durable whether the database waits for its disk and plans are thorough, as a shop's are */
     public static App start(boolean durable) {
         try {
             ThrowawayPostgres postgres = new ThrowawayPostgres(durable);
@@ -71,6 +71,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
                             "--ridgefall.demo=true",
                             "--ridgefall.stand-in-block-ms=1",
                             "--ridgefall.warm-up=false",
+                            "--ridgefall.thorough-plans=" + durable,
                             "--spring.datasource.url=" + postgres.url(),
                             "--spring.datasource.username=ridgefall"),
                     new ConcurrentHashMap<>());
@@ -84,6 +85,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         List<String> asked = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--ridgefall.warm-up=false",
+                "--ridgefall.thorough-plans=false",
                 "--spring.datasource.url=" + first.postgres().url(),
                 "--spring.datasource.username=ridgefall"));
         asked.addAll(List.of(more));

@@ -2,6 +2,9 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
@@ -25,5 +28,29 @@ class RecordTest {
         assertThat(bench.textOf("[aria-label='Signature of Signing hut']")).isEmpty();
         bench.click("Show the shop");
         bench.awaitText("PDF for the shop");
+    }
+
+    @Test
+    void aLeadBringsInTheFileOfAJobAndIsToldTheFirstPlaceThatCannotBe(Visit visit) throws IOException {
+        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        String file = Walk.of("Pellow Dial 41", null).to("open.touch", "Moved hut", "cracked");
+        Path whole = Files.writeString(Files.createTempFile("job", ".json"), file);
+        Path broken = Files.writeString(
+                Files.createTempFile("job", ".json"),
+                file.replaceFirst("\\{\"type\": *\"BatterySeen\"", "{\"type\":\"BatteryEaten\""));
+        lead.open("/take-in");
+        lead.awaitText("Bring in a job");
+        lead.upload("job-file", broken);
+        lead.awaitText("Can't take this file");
+        assertThat(lead.text()).contains("journal/", "BatteryEaten", "Nothing was changed");
+        lead.upload("job-file", whole);
+        lead.awaitStep("open.touch");
+        assertThat(lead.text()).contains("Moved hut");
+        lead.awaitText("Brought in from a file: job 1 of the book it comes from");
+
+        Browser ansa = visit.browser().signIn();
+        ansa.open("/take-in");
+        ansa.awaitText("Which device?");
+        assertThat(ansa.text()).doesNotContain("Bring in a job");
     }
 }

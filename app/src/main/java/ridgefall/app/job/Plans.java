@@ -6,6 +6,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import ridgefall.app.http.Problem;
@@ -19,6 +20,7 @@ import ridgefall.core.fault.Faults;
 import ridgefall.core.gate.Course;
 import ridgefall.core.gate.Planning;
 import ridgefall.core.heat.HeatPlan;
+import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.SourceTaken;
@@ -42,7 +44,7 @@ public class Plans implements Planning {
     private record Begun(HeatQuestion question, HeatSource first) {}
 
     private final LoadingCache<Begun, Opening> begun =
-            Caffeine.newBuilder().maximumSize(200).build(one -> OpeningPlanner.beginningWith(one.question, one.first));
+            Caffeine.newBuilder().maximumSize(200).build(this::beginning);
     private final LoadingCache<CutQuestion, CutPlan> cut =
             Caffeine.newBuilder().maximumSize(2000).build(Planning.super::cut);
     /** A profile's version never changes, and its strips are asked for with every fact of every job. */
@@ -56,7 +58,9 @@ public class Plans implements Planning {
     private final SourcesTaken taken;
     private final Supplies supplies;
     private final FaultBook faults;
+    private final boolean thorough;
 
+    /** @param thorough whether plans are ranked by all plausible benches and ways; tests that are about others look once */
     Plans(
             DeviceBook book,
             HeatSources sources,
@@ -64,7 +68,8 @@ public class Plans implements Planning {
             PicksTried picks,
             SourcesTaken taken,
             Supplies supplies,
-            FaultBook faults) {
+            FaultBook faults,
+            @Value("${ridgefall.thorough-plans:true}") boolean thorough) {
         this.book = book;
         this.sources = sources;
         this.shop = shop;
@@ -72,6 +77,7 @@ public class Plans implements Planning {
         this.taken = taken;
         this.supplies = supplies;
         this.faults = faults;
+        this.thorough = thorough;
     }
 
     public Course course(List<Entry> journal) {
@@ -121,11 +127,34 @@ public class Plans implements Planning {
     }
 
     private List<HeatPlan> ranked(HeatQuestion question) {
-        return KeptPlans.of(question).map(KeptPlans.Kept::heat).orElseGet(() -> Planning.super.heat(question));
+        return KeptPlans.of(question)
+                .map(KeptPlans.Kept::heat)
+                .orElseGet(() -> thorough
+                        ? Planning.super.heat(question)
+                        : question.planner(HeatPlanner.QUICK).ranked(question.sources()));
     }
 
     private List<Opening> opened(HeatQuestion question) {
-        return KeptPlans.of(question).map(KeptPlans.Kept::openings).orElseGet(() -> Planning.super.openings(question));
+        return KeptPlans.of(question)
+                .map(KeptPlans.Kept::openings)
+                .orElseGet(() -> thorough ? Planning.super.openings(question) : looked(question));
+    }
+
+    private static List<Opening> looked(HeatQuestion question, List<HeatPlan> heat) {
+        return heat.stream()
+                .map(plan -> OpeningPlanner.firstLook(question, plan))
+                .toList();
+    }
+
+    private List<Opening> looked(HeatQuestion question) {
+        return looked(question, heat(question));
+    }
+
+    private Opening beginning(Begun one) {
+        return thorough
+                ? OpeningPlanner.beginningWith(one.question, one.first)
+                : looked(one.question, one.question.planner(HeatPlanner.QUICK).ranked(List.of(one.first)))
+                        .get(0);
     }
 
     @Override

@@ -58,6 +58,9 @@ class FactsTest {
                         new BendMarked(Landmark.BOTTOM_RIGHT, 0.8, null),
                         "Bent: gap of {mm:0.8} under the corner of port edge and cable edge"),
                 Arguments.of(new IntakeFact.CameBack(12), "Came back: it was job 12"),
+                Arguments.of(
+                        new IntakeFact.BroughtIn(12, 101),
+                        "Brought in from a file: job 12 of the book it comes from, 101 facts"),
                 Arguments.of(new MarkRemoved(7), "Not so after all: Dent marked"),
                 Arguments.of(new JobFact.Undone(7), "Taken back: Dent marked"),
                 Arguments.of(
