@@ -26,14 +26,15 @@ export function BringIn() {
     await navigate(`/jobs/${receipt.jobId}`);
   });
   return may ? (
-    <div className="mb-4">
-      <div className="flex items-center gap-4">
-        <FilePick id="job-file" accept=".json" onFile={(file) => !busy && void submit(file)}>
-          {busy ? "Reading the file …" : "Bring in a job's file"}
-        </FilePick>
-        <span className="text-quiet">the one that “Job as JSON” at its record has written</span>
-      </div>
-      {problem && <ProblemNote problem={problem} />}
-    </div>
+    <>
+      <FilePick id="job-file" accept=".json" onFile={(file) => !busy && void submit(file)}>
+        {busy ? "Reading the file …" : "Bring in a job’s file"}
+      </FilePick>
+      {problem && (
+        <div className="basis-full">
+          <ProblemNote problem={problem} />
+        </div>
+      )}
+    </>
   ) : null;
 }

@@ -62,8 +62,10 @@ export function TakeInPage() {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
       <section className="min-h-0 min-w-0 overflow-auto px-6 py-5" aria-label="Device">
-        <h1 className="mb-4 text-3xl font-bold">Take a job in</h1>
-        <BringIn />
+        <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
+          <h1 className="text-3xl font-bold">Take a job in</h1>
+          <BringIn />
+        </div>
         <Field
           id="device-search"
           label="Which device? Any words of its name"
