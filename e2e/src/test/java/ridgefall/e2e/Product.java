@@ -29,28 +29,18 @@ final class Product implements AutoCloseable {
 
     private final Map<String, Signed> sessions = new ConcurrentHashMap<>();
     private final String compilers;
-    private final boolean thorough;
     private final Path data;
     private final int port = freePort();
     private final int databasePort = freePort();
 
-    /**
-     * What lives for minutes does better without the compiler that pays off after hours.
-     *
-     * @param thorough whether it plans as a shop's does, what does not come with it too
-     */
-    Product(boolean thorough) {
-        this("one", thorough);
+    /** What lives for minutes does better without the compiler that pays off after hours. */
+    Product() {
+        this("one");
     }
 
     /** @param compilers of the virtual machine: all or one */
     Product(String compilers) {
-        this(compilers, true);
-    }
-
-    private Product(String compilers, boolean thorough) {
         this.compilers = compilers;
-        this.thorough = thorough;
         try {
             data = Files.createTempDirectory("ridgefall-e2e");
             Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwxr-xr-x"));
@@ -189,7 +179,6 @@ final class Product implements AutoCloseable {
                     .putAll(Map.of(
                             "RIDGEFALL_COMPILERS", compilers,
                             "RIDGEFALL_WARM_UP", "false",
-                            "RIDGEFALL_THOROUGH_PLANS", String.valueOf(thorough),
                             "RIDGEFALL_DATA", data.toString(),
                             "RIDGEFALL_PORT", Integer.toString(port),
                             "RIDGEFALL_DB_PORT", Integer.toString(databasePort)));

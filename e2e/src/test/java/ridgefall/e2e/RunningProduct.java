@@ -90,7 +90,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         Bench bench = shared.getStore(SPACE)
                 .getOrComputeIfAbsent(
                         alone ? context.getRequiredTestClass() : "bench",
-                        key -> new Bench(new Product(alone), new ConcurrentLinkedDeque<>()),
+                        key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()),
                         Bench.class);
         if (parameter.getParameter().getType() == Product.class) {
             return bench.product();
