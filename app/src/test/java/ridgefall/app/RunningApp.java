@@ -33,7 +33,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
             return context.getBean(type);
         }
 
-        /** One session a role for all tests that don't end it: hashes are slow on purpose. */
+        /** One session a role for all tests that don't end it. */
         Client signedIn(Role role) {
             return clients.computeIfAbsent(role, r -> client().as(r));
         }
@@ -71,6 +71,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
                             "--ridgefall.demo=true",
                             "--ridgefall.stand-in-block-ms=1",
                             "--ridgefall.warm-up=false",
+                            "--ridgefall.hash-rounds=4",
                             "--ridgefall.thorough-plans=" + durable,
                             "--spring.datasource.url=" + postgres.url(),
                             "--spring.datasource.username=ridgefall"),
@@ -85,6 +86,7 @@ public final class RunningApp implements BeforeAllCallback, ParameterResolver {
         List<String> asked = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--ridgefall.warm-up=false",
+                "--ridgefall.hash-rounds=4",
                 "--ridgefall.thorough-plans=false",
                 "--spring.datasource.url=" + first.postgres().url(),
                 "--spring.datasource.username=ridgefall"));

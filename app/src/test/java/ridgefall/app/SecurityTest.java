@@ -2,6 +2,8 @@ package ridgefall.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
@@ -110,12 +113,14 @@ class SecurityTest {
     }
 
     @Test
-    void passwordsAreKeptOnlyAsSlowHashes() {
+    void passwordsAreKeptOnlyAsHashesThatAreSlowUnlessTheirRoundsAreSet() throws IOException {
         List<String> hashes = app.bean(JdbcClient.class)
                 .sql("select password_hash from person")
                 .query(String.class)
                 .list();
-        assertThat(hashes).isNotEmpty().allSatisfy(hash -> assertThat(hash).startsWith("$2a$12$"));
+        assertThat(hashes).isNotEmpty().allSatisfy(hash -> assertThat(hash).startsWith("$2a$04$"));
+        assertThat(new ClassPathResource("application.yml").getContentAsString(StandardCharsets.UTF_8))
+                .contains("hash-rounds: ${RIDGEFALL_HASH_ROUNDS:12}\n");
     }
 
     @Test

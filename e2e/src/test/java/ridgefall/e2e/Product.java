@@ -54,7 +54,7 @@ final class Product implements AutoCloseable {
         return "http://127.0.0.1:" + port;
     }
 
-    /** Somebody signed in, for all their screens of a run: hashes are slow on purpose. */
+    /** Somebody signed in, for all their screens of a run. */
     private record Signed(HttpClient http, CookieManager cookies) {}
 
     /** The cookie of it. */
@@ -177,11 +177,18 @@ final class Product implements AutoCloseable {
                     .redirectOutput(output.toFile());
             builder.environment()
                     .putAll(Map.of(
-                            "RIDGEFALL_COMPILERS", compilers,
-                            "RIDGEFALL_WARM_UP", "false",
-                            "RIDGEFALL_DATA", data.toString(),
-                            "RIDGEFALL_PORT", Integer.toString(port),
-                            "RIDGEFALL_DB_PORT", Integer.toString(databasePort)));
+                            "RIDGEFALL_COMPILERS",
+                            compilers,
+                            "RIDGEFALL_WARM_UP",
+                            "false",
+                            "RIDGEFALL_HASH_ROUNDS",
+                            "4",
+                            "RIDGEFALL_DATA",
+                            data.toString(),
+                            "RIDGEFALL_PORT",
+                            Integer.toString(port),
+                            "RIDGEFALL_DB_PORT",
+                            Integer.toString(databasePort)));
             int ended = builder.start().onExit().join().exitValue();
             String said = Files.readString(output);
             Files.delete(output);

@@ -16,6 +16,7 @@ import java.util.zip.GZIPOutputStream;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
 import ridgefall.core.separate.Opening;
+import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -24,7 +25,11 @@ import tools.jackson.databind.json.JsonMapper;
  * answered by it.
  */
 final class KeptPlans {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    /** A device that was in the database has the entries of its maps in another order. */
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .build();
+
     private static final int NAME_BYTES = 12;
 
     private KeptPlans() {}

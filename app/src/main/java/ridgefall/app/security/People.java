@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -29,16 +30,23 @@ public class People {
 
     private final JdbcClient jdbc;
     private final Clock clock;
-    private final PasswordEncoder encoder = new BCryptPasswordEncoder(12);
-    private final String hashOfNobody = encoder.encode(UUID.randomUUID().toString());
+    private final PasswordEncoder encoder;
+    private final String hashOfNobody;
     private final TransactionTemplate transactions;
     private final Semaphore hashing =
             new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
 
-    People(JdbcClient jdbc, Clock clock, TransactionTemplate transactions) {
+    /** @param hashRounds of a password, as a power of two, 4 to 31; tests that sign in all the time take the least */
+    People(
+            JdbcClient jdbc,
+            Clock clock,
+            TransactionTemplate transactions,
+            @Value("${ridgefall.hash-rounds}") int hashRounds) {
         this.jdbc = jdbc;
         this.clock = clock;
         this.transactions = transactions;
+        encoder = new BCryptPasswordEncoder(hashRounds);
+        hashOfNobody = encoder.encode(UUID.randomUUID().toString());
     }
 
     /** Units a person reads in: temperature C or F, length mm or in. */

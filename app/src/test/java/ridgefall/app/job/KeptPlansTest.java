@@ -8,12 +8,18 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import ridgefall.app.RunningApp;
+import ridgefall.app.book.Book;
+import ridgefall.app.tools.HeatSources;
 import ridgefall.core.heat.HeatPlan;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.material.FrontCondition;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
 
 /** Plans that come with the app are the planner's own, of this version and of these devices. */
+@ExtendWith(RunningApp.class)
 class KeptPlansTest {
     private static final String ANEW = "plans that come with the app are stale: ./ridgefall plans works them out anew";
 
@@ -50,6 +56,24 @@ class KeptPlansTest {
         KeptPlans.Kept kept = KeptPlans.of(watch).orElseThrow();
         assertThat(kept.heat()).as(ANEW).isEqualTo(heat);
         assertThat(kept.openings()).as(ANEW).isEqualTo(openings);
+    }
+
+    /** The database gives a document's entries back in an order of its own. */
+    @Test
+    void aDeviceOutOfTheBookIsAnsweredByThem(RunningApp.App app) {
+        List<String> ids = KeepPlans.questions()
+                .map(question -> question.profile().id())
+                .distinct()
+                .toList();
+        assertThat(ids)
+                .hasSizeGreaterThan(5)
+                .allSatisfy(id -> assertThat(KeptPlans.of(new HeatQuestion(
+                                app.bean(Book.class).newest(id, null),
+                                FrontCondition.CRACKED,
+                                List.of(),
+                                List.of(),
+                                app.bean(HeatSources.class).all())))
+                        .isPresent());
     }
 
     @Test
