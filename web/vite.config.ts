@@ -8,7 +8,7 @@ export default defineConfig({
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   build: {
     // The second page is the repaired device's own: it takes nothing of the first one's with it.
-    rollupOptions: { input: ["index.html", "touch.html"] },
+    rolldownOptions: { input: ["index.html", "touch.html"] },
     // A strict content policy knows no data: fonts.
     assetsInlineLimit: (file) => (/\.woff2?$/.test(file) ? false : undefined),
   },

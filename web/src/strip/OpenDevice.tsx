@@ -46,6 +46,8 @@ export function OpenDevice({
     corners.map((p) => `${p.x.toFixed(2)},${p.y.toFixed(2)}`).join(" ");
   return (
     <div ref={box} className="h-full min-h-0 w-full">
+      {/* A finger takes the hole nearest to it; by keys each hole is a button of its own. */}
+      {/* oxlint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions */}
       <svg
         viewBox={`${-margin} ${-margin} ${edge.widthMm + 2 * margin} ${edge.heightMm + 2 * margin}`}
         className="h-full w-full select-none"

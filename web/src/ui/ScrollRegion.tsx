@@ -19,7 +19,7 @@ export function ScrollRegion({
       className={clsx("min-h-0 flex-1 overflow-auto", className)}
       role="region"
       aria-label={label}
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      // oxlint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
     >
       {children}
