@@ -60,13 +60,26 @@ final class Browser implements AutoCloseable {
     private final List<String> takenIn = new ArrayList<>();
     private long lastTap = System.nanoTime();
 
+    /**
+     * What a journey can do without: it is over before a script runs often enough to be compiled twice, and nobody watches frames.
+     * A third of a browser's processor time goes with it (docs/decisions/53).
+     */
     Browser(Product product) {
+        this(product, "--js-flags=--no-opt --no-maglev --single-threaded", "--disable-threaded-compositing");
+    }
+
+    /** As it is at a bench, every frame drawn. */
+    static Browser watched(Product product) {
+        return new Browser(product, new String[0]);
+    }
+
+    private Browser(Product product, String... more) {
         this.product = product;
         this.url = product.url();
         ChromeOptions options = new ChromeOptions();
-        options.setBinary(program("/usr/bin/chromium"));
+        options.setBinary(program("/usr/bin/chromium-headless-shell"));
         options.addArguments(
-                "--headless=new",
+                "--headless",
                 "--no-sandbox",
                 "--disable-gpu",
                 "--disable-quic",
@@ -78,6 +91,7 @@ final class Browser implements AutoCloseable {
                 "--force-device-scale-factor=1",
                 "--hide-scrollbars",
                 "--window-size=1280,800");
+        options.addArguments(more);
         synchronized (Browser.class) {
             // Whatever child this process has then and had not before is this browser's.
             Set<ProcessHandle> before = ProcessHandle.current().children().collect(Collectors.toSet());

@@ -17,7 +17,7 @@ class FrameBenchmark {
     /** Beside the page at rest, because what else the machine does takes frames too; the middle one of five. */
     @Test
     void draggingAFeatureAlongTheEdge(Visit visit) {
-        Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        Browser lead = visit.watched().signIn("Marn Ulscarth", "ridge-lead-33");
         lead.open("/book/drumlin-crate-10");
         lead.awaitText("Tool no deeper than");
         double rest = median(lead, null);

@@ -50,6 +50,13 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
             return browser;
         }
 
+        /** One that draws every frame. */
+        Browser watched() {
+            Browser browser = Browser.watched(product);
+            taken.put(browser, 0.0);
+            return browser;
+        }
+
         /** What its browsers took of the processors, s. */
         private double processorSeconds() {
             return taken.entrySet().stream()

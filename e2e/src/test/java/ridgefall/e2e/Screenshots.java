@@ -23,7 +23,7 @@ class Screenshots {
     @Test
     void ofEveryMainView(Visit visit) throws IOException {
         Files.createDirectories(FOLDER);
-        Browser bench = visit.browser();
+        Browser bench = visit.watched();
         bench.open("/");
         bench.awaitText("Sign in");
         bench.signInByHand();
@@ -92,7 +92,7 @@ class Screenshots {
         bench.goOnUntil("open.touch");
         bench.click("Open it on the device");
         bench.awaitText("touch.html#");
-        Browser device = visit.browser();
+        Browser device = visit.watched();
         device.openTouchProof(bench.textOf("a[href*='touch.html']"));
         device.click("Sweep");
         device.fingerOverTheSheet(0.45, 0.55);
@@ -129,7 +129,7 @@ class Screenshots {
         bench.takenTo("open.touch", "Pellow Dial 41", "Shearing shed Tallis", "cracked");
         bench.click("Open it on the device");
         bench.awaitText("touch.html#");
-        Browser watch = visit.browser();
+        Browser watch = visit.watched();
         watch.face(198, 242);
         watch.openTouchProof(bench.textOf("a[href*='touch.html']"));
         watch.awaitText("Touch proof");

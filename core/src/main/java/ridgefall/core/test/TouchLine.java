@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import ridgefall.core.test.TouchTrace.Sample;
@@ -28,8 +29,8 @@ public record TouchLine(
     private static final double SHORTEST_MM = 2;
     private static final double LONGEST_MM = 20;
 
-    /** Of a wavelength to the next: much finer than a line of several decimetres can tell apart. */
-    private static final double STEP = 1.01;
+    /** Waves are looked for so many to each that the line can tell apart: one that falls between two shows 97 % of itself. */
+    private static final int FINELY = 4;
 
     private static final double LOST = 2.5;
     private static final double LEAP_MM = 3;
@@ -180,22 +181,38 @@ public record TouchLine(
         double[] d = unbent(s, beside);
         double lengthMm =
                 DoubleStream.of(s).max().orElse(0) - DoubleStream.of(s).min().orElse(0);
-        Wave strongest = NONE;
+        int n = s.length;
+        double step = 1 / (FINELY * lengthMm);
         // What comes less than twice on the line is no wave.
-        for (double period = SHORTEST_MM; period <= Math.min(LONGEST_MM, lengthMm / 2); period *= STEP) {
-            double cos = 0;
-            double sin = 0;
-            for (int i = 0; i < s.length; i++) {
-                double phase = 2 * Math.PI * s[i] / period;
-                cos += d[i] * Math.cos(phase);
-                sin += d[i] * Math.sin(phase);
+        double perMm = Math.max(1 / LONGEST_MM, 2 / lengthMm);
+        double[] cos = turned(s, perMm, Math::cos);
+        double[] sin = turned(s, perMm, Math::sin);
+        double[] stepCos = turned(s, step, Math::cos);
+        double[] stepSin = turned(s, step, Math::sin);
+        Wave strongest = NONE;
+        for (; perMm <= 1 / SHORTEST_MM; perMm += step) {
+            double a = 0;
+            double b = 0;
+            for (int i = 0; i < n; i++) {
+                a += d[i] * cos[i];
+                b += d[i] * sin[i];
+                // A step further on at every point: turned by what one step turns it.
+                double further = cos[i] * stepCos[i] - sin[i] * stepSin[i];
+                sin[i] = sin[i] * stepCos[i] + cos[i] * stepSin[i];
+                cos[i] = further;
             }
-            double amplitude = 2 * Math.hypot(cos, sin) / s.length;
+            double amplitude = 2 * Math.hypot(a, b) / n;
             if (amplitude > strongest.amplitudeMm()) {
-                strongest = new Wave(period, amplitude);
+                strongest = new Wave(1 / perMm, amplitude);
             }
         }
         return strongest;
+    }
+
+    private static double[] turned(double[] s, double perMm, DoubleUnaryOperator by) {
+        return DoubleStream.of(s)
+                .map(at -> by.applyAsDouble(2 * Math.PI * perMm * at))
+                .toArray();
     }
 
     /** Without the quadratic that fits it best. */
