@@ -39,11 +39,13 @@ function SignedIn() {
   const client = useQueryClient();
   useLiveEvents(client);
   useEffect(() => {
-    outbox.onRecorded = (jobId, seq) => {
-      if (seq === null) {
+    outbox.onRecorded = (jobId, answer) => {
+      if (answer === null) {
         news.lookAgain(client, jobId);
+      } else if (answer.job === null) {
+        news.changed(client, jobId, answer.seq);
       } else {
-        news.changed(client, jobId, seq);
+        news.brought(client, answer.job);
       }
     };
     void outbox.flush();

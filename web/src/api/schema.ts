@@ -2302,6 +2302,236 @@ export interface components {
       tappedAt: string | null;
       fact: components["schemas"]["Fact"];
     };
+    AskView: {
+      field: string;
+      label: string;
+      /** @enum {string} */
+      kind: "TEXT" | "NUMBER" | "JOB" | "DATE" | "PLACE" | "POINT" | "LINE" | "CORNER" | "DRAWING";
+      unit: string | null;
+      suggestion: string | null;
+      mayBeEmpty: boolean;
+      options: string[];
+    };
+    BoardView: {
+      crackAt: components["schemas"]["ChoiceView"];
+      crack: components["schemas"]["ChoiceView"];
+      dent: components["schemas"]["ChoiceView"];
+      bend: components["schemas"]["ChoiceView"];
+    };
+    ChoiceView: {
+      label: string;
+      /** @enum {string} */
+      tone: "GO" | "FAIL" | "OTHER";
+      mine: boolean;
+      fact: components["schemas"]["Fact"];
+      asks: components["schemas"]["AskView"][];
+    };
+    CrackView: {
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      lengthMm: number;
+    };
+    EntryView: {
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      at: string;
+      who: string;
+      words: string;
+      undone: boolean;
+    };
+    HoldView: {
+      id: string;
+      /** @enum {string} */
+      station:
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE";
+      stationWords: string;
+      because: string;
+      signOff: components["schemas"]["ChoiceView"] | null;
+    };
+    JobView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int64 */
+      number: number;
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      serverTime: string;
+      device: string;
+      deviceWords: string;
+      owner: string;
+      fault: string;
+      /** Format: date-time */
+      openedAt: string;
+      closed: boolean;
+      /** @enum {string|null} */
+      station:
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE"
+        | null;
+      stations: components["schemas"]["StationView"][];
+      steps: components["schemas"]["StepView"][];
+      nextStepId: string | null;
+      atRisk: boolean;
+      timers: components["schemas"]["TimerView"][];
+      wedgesMm: number[];
+      cracks: components["schemas"]["CrackView"][];
+      marks: number[];
+      photos: components["schemas"]["PhotoView"][];
+      bonded: boolean;
+      mishaps: components["schemas"]["MishapView"][];
+      whenItGoesWrong: components["schemas"]["ChoiceView"][];
+      cellSigns: components["schemas"]["ChoiceView"][];
+      detours: components["schemas"]["ChoiceView"][];
+      afterwards: components["schemas"]["ChoiceView"][];
+      resume: components["schemas"]["ResumeView"] | null;
+      board: components["schemas"]["BoardView"];
+      holdsBeforeSealing: components["schemas"]["HoldView"][];
+      undo: components["schemas"]["UndoView"] | null;
+      journal: components["schemas"]["EntryView"][];
+    };
+    MishapView: {
+      /** Format: int64 */
+      seq: number;
+      words: string;
+      /** Format: date-time */
+      at: string;
+      who: string;
+      /** Format: double */
+      positionMm: number | null;
+      place: string | null;
+      beneath: string[];
+      todo: string | null;
+      told: string | null;
+      latest: boolean;
+      move: components["schemas"]["ChoiceView"];
+      tell: components["schemas"]["ChoiceView"];
+    };
+    NoteView: {
+      /** Format: date-time */
+      at: string;
+      who: string;
+      words: string;
+    };
+    PhotoView: {
+      /** Format: uuid */
+      id: string;
+      words: string | null;
+    };
+    ResumeView: {
+      who: string;
+      /** Format: date-time */
+      at: string;
+      lines: string[];
+      notes: components["schemas"]["NoteView"][];
+    };
+    StationView: {
+      /** @enum {string} */
+      id:
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE";
+      words: string;
+      /** Format: int32 */
+      done: number;
+      /** Format: int32 */
+      total: number;
+      cautions: string[];
+    };
+    StepView: {
+      id: string;
+      /** @enum {string} */
+      station:
+        | "INTAKE"
+        | "DECIDE"
+        | "PARTS"
+        | "HEAT"
+        | "SEPARATE"
+        | "STRIP"
+        | "CARRY"
+        | "CLEAN"
+        | "BOND"
+        | "TEST"
+        | "SEAL"
+        | "PROVE";
+      title: string;
+      hint: string | null;
+      answer: string | null;
+      problem: boolean;
+      optional: boolean;
+      open: boolean;
+      /** Format: int64 */
+      waitsFor: number | null;
+      /** @enum {string} */
+      lead:
+        | "RECORD"
+        | "PROPOSE"
+        | "ASK_AGAIN"
+        | "HAS_COME"
+        | "LEAD_ON"
+        | "SETTLE"
+        | "STOP"
+        | "BEGINS"
+        | "RUNS"
+        | "REASONS";
+      leadWords: string | null;
+      choices: components["schemas"]["ChoiceView"][];
+    };
+    Tapped: {
+      /** Format: int64 */
+      seq: number;
+      /** Format: date-time */
+      happenedAt: string;
+      job: components["schemas"]["JobView"];
+    };
+    TimerView: {
+      /** Format: int64 */
+      seq: number;
+      /** @enum {string} */
+      warmth: "RISING" | "FALLING" | "NONE";
+      words: string;
+      /** Format: date-time */
+      startedAt: string;
+      /** Format: int32 */
+      seconds: number;
+    };
+    UndoView: {
+      words: string;
+      who: string;
+      choice: components["schemas"]["ChoiceView"];
+    };
     Proposal: {
       what: string;
       found: string;
@@ -2389,29 +2619,11 @@ export interface components {
       type: "RoundedRectangle";
       widthMm: number;
     };
-    AskView: {
-      field: string;
-      label: string;
-      /** @enum {string} */
-      kind: "TEXT" | "NUMBER" | "JOB" | "DATE" | "PLACE" | "POINT" | "LINE" | "CORNER" | "DRAWING";
-      unit: string | null;
-      suggestion: string | null;
-      mayBeEmpty: boolean;
-      options: string[];
-    };
     Checked: {
       flaws: components["schemas"]["Flaw"][];
       gaps: components["schemas"]["Flaw"][];
       orders: components["schemas"]["OrderView"][];
       edge: components["schemas"]["EdgeView"] | null;
-    };
-    ChoiceView: {
-      label: string;
-      /** @enum {string} */
-      tone: "GO" | "FAIL" | "OTHER";
-      mine: boolean;
-      fact: components["schemas"]["Fact"];
-      asks: components["schemas"]["AskView"][];
     };
     CornerView: {
       /** @enum {string} */
@@ -2642,210 +2854,6 @@ export interface components {
       promisedOn: string | null;
       /** Format: date-time */
       handedOverAt: string | null;
-    };
-    BoardView: {
-      crackAt: components["schemas"]["ChoiceView"];
-      crack: components["schemas"]["ChoiceView"];
-      dent: components["schemas"]["ChoiceView"];
-      bend: components["schemas"]["ChoiceView"];
-    };
-    CrackView: {
-      /** Format: double */
-      fromMm: number;
-      /** Format: double */
-      lengthMm: number;
-    };
-    EntryView: {
-      /** Format: int64 */
-      seq: number;
-      /** Format: date-time */
-      at: string;
-      who: string;
-      words: string;
-      undone: boolean;
-    };
-    HoldView: {
-      id: string;
-      /** @enum {string} */
-      station:
-        | "INTAKE"
-        | "DECIDE"
-        | "PARTS"
-        | "HEAT"
-        | "SEPARATE"
-        | "STRIP"
-        | "CARRY"
-        | "CLEAN"
-        | "BOND"
-        | "TEST"
-        | "SEAL"
-        | "PROVE";
-      stationWords: string;
-      because: string;
-      signOff: components["schemas"]["ChoiceView"] | null;
-    };
-    JobView: {
-      /** Format: uuid */
-      id: string;
-      /** Format: int64 */
-      number: number;
-      /** Format: int64 */
-      seq: number;
-      /** Format: date-time */
-      serverTime: string;
-      device: string;
-      deviceWords: string;
-      owner: string;
-      fault: string;
-      /** Format: date-time */
-      openedAt: string;
-      closed: boolean;
-      /** @enum {string|null} */
-      station:
-        | "INTAKE"
-        | "DECIDE"
-        | "PARTS"
-        | "HEAT"
-        | "SEPARATE"
-        | "STRIP"
-        | "CARRY"
-        | "CLEAN"
-        | "BOND"
-        | "TEST"
-        | "SEAL"
-        | "PROVE"
-        | null;
-      stations: components["schemas"]["StationView"][];
-      steps: components["schemas"]["StepView"][];
-      nextStepId: string | null;
-      atRisk: boolean;
-      timers: components["schemas"]["TimerView"][];
-      wedgesMm: number[];
-      cracks: components["schemas"]["CrackView"][];
-      photos: components["schemas"]["PhotoView"][];
-      bonded: boolean;
-      mishaps: components["schemas"]["MishapView"][];
-      whenItGoesWrong: components["schemas"]["ChoiceView"][];
-      cellSigns: components["schemas"]["ChoiceView"][];
-      detours: components["schemas"]["ChoiceView"][];
-      afterwards: components["schemas"]["ChoiceView"][];
-      resume: components["schemas"]["ResumeView"] | null;
-      board: components["schemas"]["BoardView"];
-      holdsBeforeSealing: components["schemas"]["HoldView"][];
-      undo: components["schemas"]["UndoView"] | null;
-      journal: components["schemas"]["EntryView"][];
-    };
-    MishapView: {
-      /** Format: int64 */
-      seq: number;
-      words: string;
-      /** Format: date-time */
-      at: string;
-      who: string;
-      /** Format: double */
-      positionMm: number | null;
-      place: string | null;
-      beneath: string[];
-      todo: string | null;
-      told: string | null;
-      latest: boolean;
-      move: components["schemas"]["ChoiceView"];
-      tell: components["schemas"]["ChoiceView"];
-    };
-    NoteView: {
-      /** Format: date-time */
-      at: string;
-      who: string;
-      words: string;
-    };
-    PhotoView: {
-      /** Format: uuid */
-      id: string;
-      words: string | null;
-    };
-    ResumeView: {
-      who: string;
-      /** Format: date-time */
-      at: string;
-      lines: string[];
-      notes: components["schemas"]["NoteView"][];
-    };
-    StationView: {
-      /** @enum {string} */
-      id:
-        | "INTAKE"
-        | "DECIDE"
-        | "PARTS"
-        | "HEAT"
-        | "SEPARATE"
-        | "STRIP"
-        | "CARRY"
-        | "CLEAN"
-        | "BOND"
-        | "TEST"
-        | "SEAL"
-        | "PROVE";
-      words: string;
-      /** Format: int32 */
-      done: number;
-      /** Format: int32 */
-      total: number;
-      cautions: string[];
-    };
-    StepView: {
-      id: string;
-      /** @enum {string} */
-      station:
-        | "INTAKE"
-        | "DECIDE"
-        | "PARTS"
-        | "HEAT"
-        | "SEPARATE"
-        | "STRIP"
-        | "CARRY"
-        | "CLEAN"
-        | "BOND"
-        | "TEST"
-        | "SEAL"
-        | "PROVE";
-      title: string;
-      hint: string | null;
-      answer: string | null;
-      problem: boolean;
-      optional: boolean;
-      open: boolean;
-      /** Format: int64 */
-      waitsFor: number | null;
-      /** @enum {string} */
-      lead:
-        | "RECORD"
-        | "PROPOSE"
-        | "ASK_AGAIN"
-        | "HAS_COME"
-        | "LEAD_ON"
-        | "SETTLE"
-        | "STOP"
-        | "BEGINS"
-        | "RUNS"
-        | "REASONS";
-      leadWords: string | null;
-      choices: components["schemas"]["ChoiceView"][];
-    };
-    TimerView: {
-      /** Format: int64 */
-      seq: number;
-      /** @enum {string} */
-      warmth: "RISING" | "FALLING" | "NONE";
-      words: string;
-      /** Format: date-time */
-      startedAt: string;
-      /** Format: int32 */
-      seconds: number;
-    };
-    UndoView: {
-      words: string;
-      who: string;
-      choice: components["schemas"]["ChoiceView"];
     };
     LookView: {
       /** @enum {string} */
@@ -7066,7 +7074,9 @@ export interface operations {
   };
   append: {
     parameters: {
-      query?: never;
+      query?: {
+        view?: boolean;
+      };
       header?: never;
       path: {
         jobId: string;
@@ -7085,7 +7095,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Receipt"];
+          "*/*": components["schemas"]["Tapped"];
         };
       };
     };
@@ -8820,15 +8830,85 @@ export const givenFaultFaultValues: ReadonlyArray<
 export const newPersonRoleValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["NewPerson"]["role"]
 > = ["DESK", "TECHNICIAN", "LEAD"];
-export const attachmentViewKindValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["AttachmentView"]["kind"]
-> = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const askViewKindValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["AskView"]["kind"]
 > = ["TEXT", "NUMBER", "JOB", "DATE", "PLACE", "POINT", "LINE", "CORNER", "DRAWING"];
 export const choiceViewToneValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ChoiceView"]["tone"]
 > = ["GO", "FAIL", "OTHER"];
+export const holdViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["HoldView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const jobViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JobView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stationViewIdValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StationView"]["id"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stepViewStationValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StepView"]["station"]
+> = [
+  "INTAKE",
+  "DECIDE",
+  "PARTS",
+  "HEAT",
+  "SEPARATE",
+  "STRIP",
+  "CARRY",
+  "CLEAN",
+  "BOND",
+  "TEST",
+  "SEAL",
+  "PROVE",
+];
+export const stepViewLeadValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
+> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "BEGINS", "RUNS", "REASONS"];
+export const timerViewWarmthValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
+> = ["RISING", "FALLING", "NONE"];
+export const attachmentViewKindValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["AttachmentView"]["kind"]
+> = ["PHOTO", "TRACE", "PAIRING", "SIGNATURE"];
 export const cornerViewLandmarkValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["CornerView"]["landmark"]
 > = ["TOP", "TOP_RIGHT", "RIGHT", "BOTTOM_RIGHT", "BOTTOM", "BOTTOM_LEFT", "LEFT", "TOP_LEFT"];
@@ -8915,76 +8995,6 @@ export const benchJobStationValues: ReadonlyArray<
 export const benchJobWaitsForValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchJob"]["waitsFor"]
 > = ["LEAD", "OWNER", "PART", "TIMER", "HANDS"];
-export const holdViewStationValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["HoldView"]["station"]
-> = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
-export const jobViewStationValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["JobView"]["station"]
-> = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
-export const stationViewIdValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["StationView"]["id"]
-> = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
-export const stepViewStationValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["StepView"]["station"]
-> = [
-  "INTAKE",
-  "DECIDE",
-  "PARTS",
-  "HEAT",
-  "SEPARATE",
-  "STRIP",
-  "CARRY",
-  "CLEAN",
-  "BOND",
-  "TEST",
-  "SEAL",
-  "PROVE",
-];
-export const stepViewLeadValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["StepView"]["lead"]
-> = ["RECORD", "PROPOSE", "ASK_AGAIN", "HAS_COME", "LEAD_ON", "SETTLE", "STOP", "BEGINS", "RUNS", "REASONS"];
-export const timerViewWarmthValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["TimerView"]["warmth"]
-> = ["RISING", "FALLING", "NONE"];
 export const lookViewLookValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["LookView"]["look"]
 > = ["PICTURE", "STYLUS", "LIGHT", "SOUND", "CAMERA", "MOTION"];

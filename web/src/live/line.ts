@@ -16,6 +16,9 @@ function setUp(now: boolean): void {
   }
 }
 
+/** The answer to one's own tap brings the job with it, and a little later than the line tells that it changed. */
+const ANSWERED_MS = 1000;
+
 /** Whether the app's events arrive. */
 export function useLineUp(): boolean {
   return useSyncExternalStore(
@@ -73,7 +76,11 @@ export function useLiveEvents(client: QueryClient): void {
       source.addEventListener("changed", (event: MessageEvent<string>) => {
         heard();
         for (const { jobId, seq } of JSON.parse(event.data) as { jobId: string; seq: number }[]) {
-          news.changed(client, jobId, seq);
+          if (outbox.sends(jobId)) {
+            setTimeout(() => news.changed(client, jobId, seq), ANSWERED_MS);
+          } else {
+            news.changed(client, jobId, seq);
+          }
         }
       });
       source.onerror = lost;

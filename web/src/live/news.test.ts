@@ -1,4 +1,5 @@
 import { QueryClient, QueryObserver } from "@tanstack/react-query";
+import type { Schemas } from "@/api/client";
 import { keys } from "@/api/keys";
 import { news } from "./news";
 
@@ -30,6 +31,28 @@ describe("news of a job", () => {
     news.changed(client, "a", 8);
     await settled();
     expect(job).toHaveBeenCalledTimes(2);
+  });
+
+  it("takes the job that an answer brings for what it is, and asks for nothing but what that does not say", async () => {
+    const client = new QueryClient();
+    const job = await shown(client, keys.job("g"));
+    const edge = await shown(client, keys.station("g", "edge", { quarterTurns: 0 }));
+    const record = await shown(client, keys.station("g", "record"));
+    const at = (seq: number, marks: number[]) => ({ id: "g", seq, marks }) as Schemas["JobView"];
+    client.setQueryData(keys.job("g"), at(4, []));
+    news.brought(client, at(5, []));
+    news.changed(client, "g", 5);
+    await settled();
+    expect(client.getQueryData(keys.job("g"))).toMatchObject({ seq: 5 });
+    expect([job, edge, record].map((ask) => ask.mock.calls.length)).toEqual([0, 0, 1]);
+    news.brought(client, at(6, [6]));
+    news.brought(client, at(5, []));
+    await settled();
+    expect(client.getQueryData(keys.job("g"))).toMatchObject({ seq: 6 });
+    expect([job, edge, record].map((ask) => ask.mock.calls.length)).toEqual([0, 1, 2]);
+    news.changed(client, "g", 7);
+    await settled();
+    expect(job).toHaveBeenCalledTimes(1);
   });
 
   it("leaves alone what a station shows for a number, and other jobs", async () => {

@@ -1,5 +1,8 @@
 import type { QueryClient } from "@tanstack/react-query";
+import type { Schemas } from "@/api/client";
 import { keys } from "@/api/keys";
+
+type Job = Schemas["JobView"];
 
 /** What is kept under a job but not under its number: asked again by name. */
 const UNNUMBERED = ["record", "owner", "edge"];
@@ -23,6 +26,25 @@ class News {
     this.lookAtSources(client, jobId);
   }
 
+  /** The answer to one's own tap has the job with it: it is not asked for again, nor its outline where nothing new is drawn. */
+  brought(client: QueryClient, job: Job): void {
+    const known = client.getQueryData<Job>(keys.job(job.id));
+    if (known && known.seq >= job.seq) {
+      return;
+    }
+    // What is on its way is older, and would take its place.
+    void client.cancelQueries({ queryKey: keys.job(job.id), exact: true });
+    client.setQueryData(keys.job(job.id), job);
+    this.seen.set(job.id, Math.max(job.seq, this.seen.get(job.id) ?? 0));
+    const drawnOn = known?.marks.join() !== job.marks.join();
+    this.lookBeside(
+      client,
+      job.id,
+      UNNUMBERED.filter((name) => drawnOn || name !== "edge"),
+    );
+    this.lookAtSources(client, job.id);
+  }
+
   /** What is laid on a source, or comes off it, changes what other devices are warmed with. */
   private lookAtSources(client: QueryClient, jobId: string): void {
     for (const { queryKey } of client.getQueryCache().findAll({ queryKey: ["job"], type: "active" })) {
@@ -37,7 +59,11 @@ class News {
   /** Whatever was known of it: after a refusal, say. */
   lookAgain(client: QueryClient, jobId: string): void {
     void client.invalidateQueries({ queryKey: keys.job(jobId), exact: true });
-    UNNUMBERED.forEach((name) => void client.invalidateQueries({ queryKey: keys.station(jobId, name) }));
+    this.lookBeside(client, jobId, UNNUMBERED);
+  }
+
+  private lookBeside(client: QueryClient, jobId: string, names: readonly string[]): void {
+    names.forEach((name) => void client.invalidateQueries({ queryKey: keys.station(jobId, name) }));
     void client.invalidateQueries({ queryKey: keys.bench });
   }
 }

@@ -1,5 +1,5 @@
 import { ProblemError } from "@/api/client";
-import { Outbox, type Tap } from "./outbox";
+import { type Answer, Outbox, type Tap } from "./outbox";
 
 class Memory implements Storage {
   private readonly map = new Map<string, string>();
@@ -16,11 +16,13 @@ class Memory implements Storage {
 /** A journal that records each command once, as the server does. */
 class FakeJournal {
   readonly commands: string[] = [];
+  /** Of each that was recorded, whether the job was wanted with the answer. */
+  readonly wanted: boolean[] = [];
   down = false;
   loseAnswers = 0;
   status = 0;
 
-  send = (tap: Tap): Promise<number> => {
+  send = (tap: Tap, last = true): Promise<Answer> => {
     if (this.down) {
       return Promise.reject(new TypeError("Failed to fetch"));
     }
@@ -36,7 +38,10 @@ class FakeJournal {
       this.commands.push(tap.commandId);
     }
     const seq = this.commands.indexOf(tap.commandId) + 1;
-    return this.loseAnswers-- > 0 ? Promise.reject(new TypeError("reset")) : Promise.resolve(seq);
+    this.wanted.push(last);
+    return this.loseAnswers-- > 0
+      ? Promise.reject(new TypeError("reset"))
+      : Promise.resolve({ seq, job: null });
   };
 }
 
@@ -49,12 +54,16 @@ describe("the outbox", () => {
   it("sends taps in order, each expecting what the one before leaves", async () => {
     const journal = new FakeJournal();
     const box = new Outbox(journal.send, new Memory());
-    const fates = await Promise.all([box.tap("j", 0, fact, "a", null), box.tap("j", 0, fact, "b", null)]);
-    expect(fates).toEqual([
-      { kind: "recorded", seq: 1 },
-      { kind: "recorded", seq: 2 },
-    ]);
+    const fates = await Promise.all(["a", "b", "c"].map((words) => box.tap("j", 0, fact, words, null)));
+    expect(fates).toEqual([1, 2, 3].map((seq) => ({ kind: "recorded", seq })));
     expect(box.read().taps).toHaveLength(0);
+  });
+
+  it("wants the job with the answer where no other tap waits that changes it again at once", async () => {
+    const journal = new FakeJournal();
+    const box = new Outbox(journal.send, new Memory());
+    await Promise.all(["a", "b", "c"].map((words) => box.tap("j", 0, fact, words, null)));
+    expect(journal.wanted).toEqual([true, false, true]);
   });
 
   it("expects no more of a tap that the screen shows already, though its own answer is still on the way", async () => {

@@ -29,7 +29,14 @@ interface State {
   overtaken: { tap: Tap; problem: Problem } | null;
 }
 
-type Send = (tap: Tap) => Promise<number>;
+/** What the journal says of a tap: its number, and the job as it is then, unless that takes longer than anyone waits. */
+export interface Answer {
+  seq: number;
+  job: Schemas["JobView"] | null;
+}
+
+/** @param last whether nothing else waits that changes the job again at once */
+type Send = (tap: Tap, last: boolean) => Promise<Answer>;
 
 const STORE = "ridgefall.outbox";
 const RETRY_MS = 1500;
@@ -48,8 +55,8 @@ export class Outbox {
   private askedAgain = false;
   private readonly send: Send;
   private readonly storage: Storage;
-  /** Told with the number of the fact, or null where none was recorded. */
-  onRecorded: (jobId: string, seq: number | null) => void = () => undefined;
+  /** Told with the answer, or null where nothing was recorded. */
+  onRecorded: (jobId: string, answer: Answer | null) => void = () => undefined;
 
   constructor(send: Send, storage: Storage) {
     this.send = send;
@@ -77,6 +84,11 @@ export class Outbox {
   };
 
   read = (): State => this.state;
+
+  /** Whether a tap of this job is on its way right now. */
+  sends(jobId: string): boolean {
+    return this.sending && this.state.taps[0]?.jobId === jobId;
+  }
 
   /** Takes a tap made while the screen showed the journal up to {@code shownSeq}. */
   tap(jobId: string, shownSeq: number, fact: Schemas["Fact"], words: string, stepId: string | null) {
@@ -123,12 +135,13 @@ export class Outbox {
   /** False when it has to wait. */
   private async deliver(tap: Tap): Promise<boolean> {
     try {
-      const seq = await this.send(tap);
+      const answer = await this.send(tap, this.state.taps.length === 1);
+      const { seq } = answer;
       this.latestSeq.set(tap.jobId, seq);
       const recorded = [...this.state.recorded, { jobId: tap.jobId, stepId: tap.stepId, seq }].slice(-KEPT);
       this.remove(tap, { recorded, stuck: false, signedOut: false });
       this.settle(tap, { kind: "recorded", seq });
-      this.onRecorded(tap.jobId, seq);
+      this.onRecorded(tap.jobId, answer);
       return true;
     } catch (error) {
       if (!(error instanceof ProblemError) || error.passing) {
@@ -204,15 +217,14 @@ export function newId(): string {
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
 }
 
-async function post(tap: Tap): Promise<number> {
+async function post(tap: Tap, last: boolean): Promise<Answer> {
   const { commandId, expectedSeq, tappedAt, fact, jobId } = tap;
-  const receipt = unwrap(
+  return unwrap(
     await api.POST("/api/jobs/{jobId}/facts", {
-      params: { path: { jobId } },
+      params: { path: { jobId }, query: { view: last } },
       body: { commandId, expectedSeq, tappedAt, fact },
     }),
   );
-  return receipt.seq;
 }
 
 export const outbox = new Outbox(post, localStorage);

@@ -61,14 +61,14 @@ final class Browser implements AutoCloseable {
     private long lastTap = System.nanoTime();
 
     /**
-     * What a journey can do without: it is over before a script runs often enough to be compiled twice, and nobody watches frames.
-     * A third of a browser's processor time goes with it (docs/decisions/53).
+     * A journey is over before a script runs often enough to be worth compiling twice: a fifth of a browser's processor time goes
+     * with it (docs/decisions/53).
      */
     Browser(Product product) {
-        this(product, "--js-flags=--no-opt --no-maglev --single-threaded", "--disable-threaded-compositing");
+        this(product, "--js-flags=--no-opt --no-maglev --single-threaded");
     }
 
-    /** As it is at a bench, every frame drawn. */
+    /** With its scripts compiled as at a bench. */
     static Browser watched(Product product) {
         return new Browser(product, new String[0]);
     }

@@ -50,7 +50,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
             return browser;
         }
 
-        /** One that draws every frame. */
+        /** One that runs as at a bench. */
         Browser watched() {
             Browser browser = Browser.watched(product);
             taken.put(browser, 0.0);

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.book.Book;
 import ridgefall.app.http.ApiDescription;
@@ -31,14 +32,17 @@ class JobController {
     private final Book book;
     private final Answers answers;
     private final Jobs jobs;
+    private final Plans plans;
     private final List<Witness> witnesses;
     private final Clock clock;
 
-    JobController(Journal journal, Book book, Answers answers, Jobs jobs, List<Witness> witnesses, Clock clock) {
+    JobController(
+            Journal journal, Book book, Answers answers, Jobs jobs, Plans plans, List<Witness> witnesses, Clock clock) {
         this.journal = journal;
         this.book = book;
         this.answers = answers;
         this.jobs = jobs;
+        this.plans = plans;
         this.witnesses = witnesses;
         this.clock = clock;
     }
@@ -58,6 +62,12 @@ class JobController {
             @Schema(nullable = true) Instant tappedAt,
             @Schema(ref = ApiDescription.FACT) Fact fact) {}
 
+    /** Where a fact stands, and its job as it is then: whoever tapped draws that next. */
+    record Tapped(
+            long seq,
+            Instant happenedAt,
+            @Schema(nullable = true) JobView job) {}
+
     @PostMapping
     Receipt open(@RequestBody NewJob given, @AuthenticationPrincipal SignedIn who) {
         Allowed.present("commandId", given.commandId());
@@ -68,8 +78,16 @@ class JobController {
         return answers.of(journal.open(given.commandId(), null, fact, given.contact(), who), given.commandId(), who);
     }
 
+    /**
+     * @param view whether the job is wanted, too; it is left out all the same where it would have to be planned first, for nobody
+     *     waits for that to know that a tap is in
+     */
     @PostMapping("/{jobId}/facts")
-    Receipt append(@PathVariable UUID jobId, @RequestBody NewFact given, @AuthenticationPrincipal SignedIn who) {
+    Tapped append(
+            @PathVariable UUID jobId,
+            @RequestParam(defaultValue = "false") boolean view,
+            @RequestBody NewFact given,
+            @AuthenticationPrincipal SignedIn who) {
         Allowed.present("commandId", given.commandId());
         Allowed.present("fact", given.fact());
         if (given.fact() instanceof PartsFact.PartReserved) {
@@ -83,13 +101,18 @@ class JobController {
         } else if (given.fact() instanceof IntakeFact.CameBack back && !jobs.handedOver(back.jobNumber())) {
             throw new NotAllowed("jobNumber", back.jobNumber(), "the number of a job that was handed over");
         }
-        return answers.of(
+        Receipt receipt = answers.of(
                 journal.append(
                         jobId,
                         new Journal.Command(given.commandId(), given.expectedSeq(), given.tappedAt(), given.fact()),
                         who),
                 jobId,
                 who);
+        Jobs.Job job = view ? jobs.job(jobId) : null;
+        return new Tapped(
+                receipt.seq(),
+                receipt.happenedAt(),
+                job != null && plans.atHand(job.course()) ? shown(jobId, job, who) : null);
     }
 
     /** Of what is copied, hands begin, stop, or tell of another programmer. */
@@ -102,7 +125,10 @@ class JobController {
 
     @GetMapping("/{jobId}")
     JobView job(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
-        Jobs.Job job = jobs.job(jobId);
+        return shown(jobId, jobs.job(jobId), who);
+    }
+
+    private JobView shown(UUID jobId, Jobs.Job job, SignedIn who) {
         return JobView.of(
                 jobId,
                 job,

@@ -35,7 +35,10 @@ import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import ridgefall.core.separate.SeparateState;
 
-/** All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect. */
+/**
+ * All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect,
+ * {@code marks} the facts that drew on its outline: as long as they are the same, so is that picture.
+ */
 public record JobView(
         UUID id,
         long number,
@@ -55,6 +58,7 @@ public record JobView(
         List<TimerView> timers,
         List<Double> wedgesMm,
         List<CrackView> cracks,
+        List<Long> marks,
         List<PhotoView> photos,
         boolean bonded,
         List<MishapView> mishaps,
@@ -286,6 +290,9 @@ public record JobView(
                 SeparateState.of(state).wedges(),
                 Damage.edgeCracks(profile, state).stream()
                         .map(c -> new CrackView(c.fromMm(), c.lengthMm()))
+                        .toList(),
+                IntakeState.of(state).marks().stream()
+                        .map(IntakeState.Mark::seq)
                         .toList(),
                 IntakeState.of(state).photos().stream()
                         .map(p -> new PhotoView(p.photoId(), p.words()))

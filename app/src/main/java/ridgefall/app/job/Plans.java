@@ -32,6 +32,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
+import ridgefall.core.separate.SeparateState;
 
 /** Plans depend on their questions alone: the latest answers are kept while the app runs. */
 @Component
@@ -179,6 +180,13 @@ public class Plans implements Planning {
     /** Whether they were already asked for, or came with the app. */
     public boolean openingsAtHand(HeatQuestion question) {
         return openings.getIfPresent(question) != null || KeptPlans.has(question);
+    }
+
+    /** Whether nothing of how it is opened has to be planned before its steps can be told. */
+    public boolean atHand(Course course) {
+        return !course.profile().bonded()
+                || SeparateState.of(course.state()).frontOpened()
+                || openingsAtHand(course.heatQuestion());
     }
 
     @Override
