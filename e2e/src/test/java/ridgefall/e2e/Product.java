@@ -183,6 +183,9 @@ final class Product implements AutoCloseable {
                             "false",
                             "RIDGEFALL_HASH_ROUNDS",
                             "4",
+                            // One journey's picks would be another one's hands, and everything planned anew by them.
+                            "RIDGEFALL_PICKS_REMEMBERED",
+                            "0",
                             "RIDGEFALL_DATA",
                             data.toString(),
                             "RIDGEFALL_PORT",

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.core.gate.Course;
@@ -20,15 +21,15 @@ import ridgefall.core.profile.DeviceProfile;
 class PicksTried implements Projector {
     private static final String THE_SHOPS = "hand";
 
-    /** Hands change over months: the latest tell. */
-    private static final int LATEST = 400;
-
     private final JdbcClient jdbc;
+    private final int remembered;
     /** Another node learns of a pick a little later. */
     private final LoadingCache<String, Hand> hand;
 
-    PicksTried(JdbcClient jdbc) {
+    /** @param remembered so many of the latest picks tell, for hands change over months; where it is none, hands are the usual ones */
+    PicksTried(JdbcClient jdbc, @Value("${ridgefall.picks-remembered}") int remembered) {
         this.jdbc = jdbc;
+        this.remembered = remembered;
         this.hand =
                 Caffeine.newBuilder().expireAfterWrite(Duration.ofMinutes(1)).build(any -> Hand.learned(latest()));
     }
@@ -41,7 +42,7 @@ class PicksTried implements Projector {
         return jdbc.sql("""
                         select adhesive, bond_c, goes_in from pick_try join job on job.id = job_id
                         order by job.opened_at desc, nth desc limit :latest""")
-                .param("latest", LATEST)
+                .param("latest", remembered)
                 .query((row, nth) -> new Hand.Try(
                         Adhesive.valueOf(row.getString("adhesive")),
                         row.getDouble("bond_c"),

@@ -330,6 +330,8 @@ final class SolidDevice {
         /** By how many cells there are. */
         private final double[][] pivot;
 
+        private final double[][] onward;
+
         private final int strip;
         private final boolean faces;
         private double tieWPerK;
@@ -342,6 +344,7 @@ final class SolidDevice {
             this.strip = strip;
             this.faces = faces;
             this.pivot = new double[this.cells.length + 1][this.cells.length];
+            this.onward = new double[this.cells.length + 1][this.cells.length];
             factor(0);
         }
 
@@ -362,6 +365,7 @@ final class SolidDevice {
                     pivot[n][k] = perS[k]
                             + (k > 0 ? links[k - 1] : tieWPerK)
                             + (k < n - 1 ? links[k] - links[k] * links[k] / pivot[n][k + 1] : lossWPerK);
+                    onward[n][k] = k < n - 1 ? links[k] / pivot[n][k + 1] : 0;
                 }
             }
         }
@@ -369,7 +373,7 @@ final class SolidDevice {
         /** What a slice's first cells hold, carried on to the first. */
         private double carried(double[] held, int n, int i) {
             for (int k = n - 1; k >= 0; k--) {
-                held[k] = perS[k] * cells[k][i] + (k < n - 1 ? links[k] / pivot[n][k + 1] * held[k + 1] : 0);
+                held[k] = perS[k] * cells[k][i] + (k < n - 1 ? onward[n][k] * held[k + 1] : 0);
             }
             return held[0];
         }
