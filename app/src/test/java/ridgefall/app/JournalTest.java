@@ -72,6 +72,34 @@ class JournalTest {
     }
 
     @Test
+    void theAnswerBringsTheJobAsItIsThenWhereItIsAskedFor() {
+        assertThat(ansa.append(job, 1, CRACKED).json().get("job").isNull())
+                .as("nobody asked")
+                .isTrue();
+        ansa.get("/api/jobs/" + job);
+        JsonNode shown = tapped(2, SOUND).get("job");
+        JsonNode asked = ansa.get("/api/jobs/" + job).json();
+        assertThat(shown.get("seq").asLong()).isEqualTo(3);
+        for (String part : List.of("steps", "nextStepId", "stations", "journal", "marks", "undo")) {
+            assertThat(shown.get(part)).as(part).isEqualTo(asked.get(part));
+        }
+        job = app.jobAt("heat.soak");
+        long seq = ansa.get("/api/jobs/" + job).json().get("seq").asLong();
+        Map<String, Object> bend = Map.of("type", "BendMarked", "corner", "TOP_LEFT", "gapMm", 0.73);
+        assertThat(tapped(seq, bend).at("/job/marks/0").asLong())
+                .as("what comes next was planned with the tap itself")
+                .isEqualTo(seq + 1);
+    }
+
+    private JsonNode tapped(long expectedSeq, Object fact) {
+        Answer answer = ansa.post(
+                "/api/jobs/" + job + "/facts?view=true",
+                Map.of("commandId", UUID.randomUUID(), "expectedSeq", expectedSeq, "fact", fact));
+        assertThat(answer.status()).as(answer.raw().body()).isEqualTo(200);
+        return answer.json();
+    }
+
+    @Test
     void openingTwiceWithOneCommandOpensOneJob() {
         Answer again = ansa.post("/api/jobs", opening(job, "Test hut"));
         assertThat(again.json().path("seq").asLong()).isEqualTo(1);

@@ -32,7 +32,6 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
 import ridgefall.core.separate.OpeningPlanner;
-import ridgefall.core.separate.SeparateState;
 
 /** Plans depend on their questions alone: the latest answers are kept while the app runs. */
 @Component
@@ -184,9 +183,7 @@ public class Plans implements Planning {
 
     /** Whether nothing of how it is opened has to be planned before its steps can be told. */
     public boolean atHand(Course course) {
-        return !course.profile().bonded()
-                || SeparateState.of(course.state()).frontOpened()
-                || openingsAtHand(course.heatQuestion());
+        return !course.saysHowItOpens() || openingsAtHand(course.heatQuestion());
     }
 
     @Override

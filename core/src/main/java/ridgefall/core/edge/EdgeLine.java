@@ -1,6 +1,7 @@
 package ridgefall.core.edge;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import org.locationtech.jts.geom.Coordinate;
@@ -27,6 +28,11 @@ public final class EdgeLine {
     private final double heightMm;
     private final LineString outline;
     private final LengthIndexedLine index;
+    private final Coordinate[] points;
+
+    /** How far along each of the points is, mm. */
+    private final double[] upToMm;
+
     private final Turn turn;
     private final List<Part> parts;
 
@@ -35,6 +41,11 @@ public final class EdgeLine {
         this.heightMm = heightMm;
         this.outline = outline;
         this.index = new LengthIndexedLine(outline);
+        this.points = outline.getCoordinates();
+        this.upToMm = new double[points.length];
+        for (int i = 1; i < points.length; i++) {
+            upToMm[i] = upToMm[i - 1] + points[i - 1].distance(points[i]);
+        }
         this.turn = new Turn(outline.getLength());
         this.parts = List.copyOf(parts);
     }
@@ -183,7 +194,16 @@ public final class EdgeLine {
 
     /** The point at a position; positions beyond one turn wrap. */
     public Coordinate pointAt(double positionMm) {
-        return index.extractPoint(turn.wrap(positionMm));
+        double at = turn.wrap(positionMm);
+        int found = Arrays.binarySearch(upToMm, at);
+        int from = Math.min(found >= 0 ? found : -found - 2, points.length - 2);
+        while (from < points.length - 2 && upToMm[from + 1] <= at) {
+            from++;
+        }
+        Coordinate here = points[from];
+        Coordinate there = points[from + 1];
+        double share = (at - upToMm[from]) / here.distance(there);
+        return new Coordinate((there.x - here.x) * share + here.x, (there.y - here.y) * share + here.y);
     }
 
     /** The point {@code inwardMm} inside the outline, square to it, at a position. */

@@ -155,6 +155,7 @@ public final class Course {
     private final List<StationRoom> rooms;
     private final BondStation bond;
     private final SealStation seal;
+    private final HeatStation heat;
     private final Planning planning;
     private final Instant now;
 
@@ -182,7 +183,7 @@ public final class Course {
         this.state = state;
         this.planning = planning;
         this.now = now;
-        HeatStation heat = new HeatStation(
+        this.heat = new HeatStation(
                 this::heatQuestion,
                 this::heatPlans,
                 StripState::live,
@@ -278,6 +279,11 @@ public final class Course {
                         .strengthLeft(
                                 SeparateState.of(state).solventMinutes(now),
                                 asInBook.heat().ledgeWidthMm());
+    }
+
+    /** Whether its steps say how it is opened, so that a plan is asked for. */
+    public boolean saysHowItOpens() {
+        return !SeparateState.of(state).frontOpened() && heat.prepared(profile, state);
     }
 
     /** How each source warms it on the best way that begins with it, the best of all first. */
@@ -418,6 +424,13 @@ public final class Course {
         return rooms().map(this::told).flatMap(List::stream);
     }
 
+    /** Whether nothing is left to do there: without a failure no fault is looked for, and the order of what is done is all the same. */
+    private boolean through(StationRoom room) {
+        return !told.containsKey(room.station())
+                && state.nothingFails()
+                && room.steps(profile, state).stream().noneMatch(Step::open);
+    }
+
     private List<Step> told(StationRoom room) {
         List<Step> steps = told.get(room.station());
         if (steps == null) {
@@ -492,7 +505,11 @@ public final class Course {
         if (ProveState.of(state).handedOverAt().isPresent()) {
             return Optional.empty();
         }
-        Optional<Step> due = stationsSteps().filter(Step::open).findFirst();
+        Optional<Step> due = rooms().filter(room -> !through(room))
+                .map(this::told)
+                .flatMap(List::stream)
+                .filter(Step::open)
+                .findFirst();
         return stop(due).or(() -> due);
     }
 

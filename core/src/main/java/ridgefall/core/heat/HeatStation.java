@@ -112,8 +112,7 @@ public final class HeatStation implements StationRoom {
                     .answered("held by clips"));
         }
         List<Step> steps = new ArrayList<>(stillAsked(profile, state));
-        boolean prepared = steps.stream().noneMatch(Step::open);
-        steps.add(prepared ? soak(state) : Step.open(SOAK, Station.HEAT, WARM, "planned by then"));
+        steps.add(prepared(steps) ? soak(state) : Step.open(SOAK, Station.HEAT, WARM, "planned by then"));
         steps.add(room(state));
         steps.add(reading(state));
         return steps;
@@ -147,6 +146,15 @@ public final class HeatStation implements StationRoom {
                         ? step.titled(wet ? "Solvent spilled: heat off" : "Hot spot: heat off")
                                 .choosing(Step.go("Off the source", new HeatFact.SoakEnded(workable.getAsInt())))
                         : step);
+    }
+
+    private static boolean prepared(List<Step> before) {
+        return before.stream().noneMatch(Step::open);
+    }
+
+    /** Whether its steps say how it is warmed: before that nobody asks for a plan. */
+    public boolean prepared(DeviceProfile profile, JobState state) {
+        return profile.bonded() && prepared(stillAsked(profile, state));
     }
 
     private List<Step> preparation(DeviceProfile profile, JobState state) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,6 +40,21 @@ class EdgeLineTest {
                 double position = random.nextDouble() * line.lengthMm();
                 assertThat(line.positionOf(line.pointAt(position))).isCloseTo(position, within(1e-6));
             }
+        }
+    }
+
+    /** An indexed line walks from its first point every time; both say the same, at the ends of parts, too. */
+    @Test
+    void aPointIsWhereAnIndexedLineHasIt() {
+        Random random = new Random(11);
+        for (EdgeLine line : new EdgeLine[] {TABLET, UNEVEN}) {
+            DoubleStream.concat(
+                            random.doubles(300, -line.lengthMm(), 2 * line.lengthMm()),
+                            line.parts().stream()
+                                    .mapToDouble(part -> part.interval().fromMm()))
+                    .forEach(at -> assertThat(line.pointAt(at).distance(line.pointInside(at, 0)))
+                            .as("at " + at)
+                            .isLessThan(1e-9));
         }
     }
 

@@ -95,6 +95,16 @@ class AskedInTurnTest {
         assertThat(asked).hasSize(once);
     }
 
+    /** What is done at a station need not be told to see that nothing is left there. */
+    @Test
+    void whatIsNextIsTheFirstOpenOfAllStepsWhereverItStands() {
+        for (Station station : Station.values()) {
+            Course course = at(station);
+            Course told = at(station);
+            assertThat(course.next()).as(station.words()).isEqualTo(told.next(told.steps()));
+        }
+    }
+
     /** At another time the bench may own something else by then. */
     @Test
     void atAnotherTimeItIsAskedAnew() {
