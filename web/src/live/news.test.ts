@@ -41,6 +41,7 @@ describe("news of a job", () => {
     const at = (seq: number, marks: number[]) => ({ id: "g", seq, marks }) as Schemas["JobView"];
     client.setQueryData(keys.job("g"), at(4, []));
     news.brought(client, at(5, []));
+    await settled();
     news.changed(client, "g", 5);
     await settled();
     expect(client.getQueryData(keys.job("g"))).toMatchObject({ seq: 5 });
@@ -53,6 +54,27 @@ describe("news of a job", () => {
     news.changed(client, "g", 7);
     await settled();
     expect(job).toHaveBeenCalledTimes(1);
+  });
+
+  it("keeps what an answer brings though the job was being asked for, whatever comes of that", async () => {
+    const client = new QueryClient();
+    const at = (seq: number) => ({ id: "h", seq, marks: [] as number[] }) as Schemas["JobView"];
+    client.setQueryData(keys.job("h"), at(4));
+    let say: (job: Schemas["JobView"]) => void = () => undefined;
+    const asking = () => new Promise<Schemas["JobView"]>((resolve) => (say = resolve));
+    const observer = new QueryObserver(client, {
+      queryKey: keys.job("h"),
+      queryFn: asking,
+      staleTime: Infinity,
+    });
+    observer.subscribe(() => undefined);
+    void client.invalidateQueries({ queryKey: keys.job("h") });
+    await settled();
+    news.brought(client, at(6));
+    say(at(5));
+    await settled();
+    expect(observer.getCurrentResult().data).toMatchObject({ seq: 6 });
+    expect(client.isFetching()).toBe(0);
   });
 
   it("leaves alone what a station shows for a number, and other jobs", async () => {

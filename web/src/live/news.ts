@@ -18,7 +18,7 @@ class News {
   private readonly seen = new Map<string, number>();
 
   changed(client: QueryClient, jobId: string, seq: number): void {
-    if ((this.seen.get(jobId) ?? 0) >= seq) {
+    if ((this.seen.get(jobId) ?? 0) >= seq && !this.isOld(client, jobId, seq)) {
       return;
     }
     this.seen.set(jobId, seq);
@@ -32,9 +32,10 @@ class News {
     if (known && known.seq >= job.seq) {
       return;
     }
-    // What is on its way is older, and would take its place.
-    void client.cancelQueries({ queryKey: keys.job(job.id), exact: true });
-    client.setQueryData(keys.job(job.id), job);
+    // What is on its way is older and would take its place; given up it puts back what was there before, and only then is it over.
+    void client.cancelQueries({ queryKey: keys.job(job.id), exact: true }).then(() => {
+      client.setQueryData<Job>(keys.job(job.id), (now) => (now && now.seq > job.seq ? now : job));
+    });
     this.seen.set(job.id, Math.max(job.seq, this.seen.get(job.id) ?? 0));
     const drawnOn = known?.marks.join() !== job.marks.join();
     this.lookBeside(
@@ -43,6 +44,16 @@ class News {
       UNNUMBERED.filter((name) => drawnOn || name !== "edge"),
     );
     this.lookAtSources(client, job.id);
+  }
+
+  /** Whether a screen shows less than that, and nobody is asking. */
+  private isOld(client: QueryClient, jobId: string, seq: number): boolean {
+    const known = client.getQueryData<Job>(keys.job(jobId));
+    return (
+      known !== undefined &&
+      known.seq < seq &&
+      client.isFetching({ queryKey: keys.job(jobId), exact: true }) === 0
+    );
   }
 
   /** What is laid on a source, or comes off it, changes what other devices are warmed with. */

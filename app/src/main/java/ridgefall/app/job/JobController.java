@@ -5,6 +5,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,6 +30,8 @@ import ridgefall.core.units.NotAllowed;
 @RestController
 @RequestMapping("/api/jobs")
 class JobController {
+    private static final Logger LOG = LoggerFactory.getLogger(JobController.class);
+
     private final Journal journal;
     private final Book book;
     private final Answers answers;
@@ -108,11 +112,18 @@ class JobController {
                         who),
                 jobId,
                 who);
-        Jobs.Job job = view ? jobs.job(jobId) : null;
-        return new Tapped(
-                receipt.seq(),
-                receipt.happenedAt(),
-                job != null && plans.atHand(job.course()) ? shown(jobId, job, who) : null);
+        return new Tapped(receipt.seq(), receipt.happenedAt(), view ? atOnce(jobId, who) : null);
+    }
+
+    /** The tap is in: what goes wrong here is said when the job is asked for by itself, and keeps no other tap waiting. */
+    private JobView atOnce(UUID jobId, SignedIn who) {
+        try {
+            Jobs.Job job = jobs.job(jobId);
+            return plans.atHand(job.course()) ? shown(jobId, job, who) : null;
+        } catch (RuntimeException e) {
+            LOG.warn("recorded, but not shown with its answer", e);
+            return null;
+        }
     }
 
     /** Of what is copied, hands begin, stop, or tell of another programmer. */
