@@ -91,6 +91,27 @@ class JournalTest {
                 .isEqualTo(seq + 1);
     }
 
+    /** Nobody waits for a plan to know that a tap is in: all was made ready early, and what comes next is still at intake. */
+    @Test
+    void theAnswerLeavesTheJobOutWhereItsStepsAskForAPlanThatIsNotAtHand() {
+        long seq = ansa.append(job, 1, CRACKED).json().get("seq").asLong();
+        for (JsonNode step : ansa.get("/api/jobs/" + job).json().get("steps")) {
+            boolean before = step.get("station").asString().equals("HEAT")
+                    && step.get("open").asBoolean()
+                    && !step.get("id").asString().equals("heat.soak");
+            if (before) {
+                seq = tapped(seq, step.at("/choices/0/fact")).get("seq").asLong();
+            }
+        }
+        Map<String, Object> bend = Map.of("type", "BendMarked", "corner", "TOP_LEFT", "gapMm", 0.91);
+        assertThat(tapped(seq, bend).get("job").isNull()).isTrue();
+        assertThat(ansa.get("/api/jobs/" + job).json().get("station").asString())
+                .isEqualTo("INTAKE");
+        assertThat(tapped(seq + 1, SOUND).at("/job/marks/0").asLong())
+                .as("planned when it was asked for by itself")
+                .isEqualTo(seq + 1);
+    }
+
     private JsonNode tapped(long expectedSeq, Object fact) {
         Answer answer = ansa.post(
                 "/api/jobs/" + job + "/facts?view=true",
