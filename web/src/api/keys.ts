@@ -2,6 +2,7 @@
 export const keys = {
   session: ["session"] as const,
   bench: ["bench"] as const,
+  clocks: ["clocks"] as const,
   people: ["people"] as const,
   shop: ["shop"] as const,
   faults: ["faults"] as const,

@@ -1460,6 +1460,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/clocks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["clocks"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book": {
     parameters: {
       query?: never;
@@ -4043,6 +4059,28 @@ export interface components {
       id: string;
       words: string;
     };
+    BenchTimer: {
+      /** Format: uuid */
+      jobId: string;
+      /** Format: int64 */
+      jobNumber: number;
+      device: string;
+      /** Format: int64 */
+      seq: number;
+      kind: string;
+      /** @enum {string} */
+      warmth: "RISING" | "FALLING" | "NONE";
+      words: string;
+      /** Format: date-time */
+      startedAt: string;
+      /** Format: int32 */
+      seconds: number;
+    };
+    ClocksView: {
+      /** Format: date-time */
+      serverTime: string;
+      timers: components["schemas"]["BenchTimer"][];
+    };
     Listed: {
       id: string;
       name: string;
@@ -4504,23 +4542,6 @@ export interface components {
       consequence: string;
       keepsTapeOff: boolean;
     };
-    BenchTimer: {
-      /** Format: uuid */
-      jobId: string;
-      /** Format: int64 */
-      jobNumber: number;
-      device: string;
-      /** Format: int64 */
-      seq: number;
-      kind: string;
-      /** @enum {string} */
-      warmth: "RISING" | "FALLING" | "NONE";
-      words: string;
-      /** Format: date-time */
-      startedAt: string;
-      /** Format: int32 */
-      seconds: number;
-    };
     BenchView: {
       /** Format: date-time */
       serverTime: string;
@@ -4541,7 +4562,6 @@ export interface components {
       open: components["schemas"]["BenchJob"][];
       closed: components["schemas"]["BenchJob"][];
       atHomeForAWeek: components["schemas"]["BenchJob"][];
-      timers: components["schemas"]["BenchTimer"][];
     };
     Accepted: {
       stretchIds: string[];
@@ -8403,6 +8423,26 @@ export interface operations {
       };
     };
   };
+  clocks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ClocksView"];
+        };
+      };
+    };
+  };
   search_1: {
     parameters: {
       query?: {
@@ -9159,6 +9199,9 @@ export const wayViewByValues: ReadonlyArray<FlattenedDeepRequired<components>["s
   "BEAD",
   "OLD_BOND",
 ];
+export const benchTimerWarmthValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]
+> = ["RISING", "FALLING", "NONE"];
 export const listedKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Listed"]["kind"]> =
   ["TABLET", "WATCH"];
 export const bodyDeviceClassValues: ReadonlyArray<
@@ -9349,9 +9392,6 @@ export const usualFeatureKindValues: ReadonlyArray<
   "NOTCH",
   "GROUNDING",
 ];
-export const benchTimerWarmthValues: ReadonlyArray<
-  FlattenedDeepRequired<components>["schemas"]["BenchTimer"]["warmth"]
-> = ["RISING", "FALLING", "NONE"];
 export const benchViewStationsValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["BenchView"]["stations"]
 > = [

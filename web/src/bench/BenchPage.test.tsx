@@ -4,13 +4,17 @@ import type { Schemas } from "@/api/client";
 import { BenchPage } from "./BenchPage";
 
 const NOON_S = Date.parse("2026-03-02T12:00:00Z") / 1000;
-const shown = vi.hoisted((): { may: string[]; bench: unknown; nowS: number } => ({
+const shown = vi.hoisted((): { may: string[]; bench: unknown; timers: unknown; nowS: number } => ({
   may: ["WORK_AT_THE_BENCH"],
   bench: {},
+  timers: [],
   nowS: 0,
 }));
 
-vi.mock("./useBench", () => ({ useBench: () => ({ data: shown.bench }) }));
+vi.mock("./useBench", () => ({
+  useBench: () => ({ data: shown.bench }),
+  useClocks: () => ({ data: { timers: shown.timers } }),
+}));
 vi.mock("@/session/useSession", () => ({
   useSession: () => ({ data: { me: { may: shown.may } } }),
   useUnits: () => ({ temperature: "C", length: "mm" }),
@@ -61,16 +65,20 @@ function timer(jobNumber: number, seconds: number): Schemas["BenchTimer"] {
   };
 }
 
-function show(bench: Partial<Schemas["BenchView"]>, nowS = NOON_S, may = ["WORK_AT_THE_BENCH"]) {
+interface Shown extends Partial<Schemas["BenchView"]> {
+  timers?: Schemas["BenchTimer"][];
+}
+
+function show({ timers = [], ...bench }: Shown, nowS = NOON_S, may = ["WORK_AT_THE_BENCH"]) {
   shown.bench = {
     serverTime: "",
     stations: STATIONS,
     open: [],
     atHomeForAWeek: [],
     closed: [],
-    timers: [],
     ...bench,
   };
+  shown.timers = timers;
   shown.nowS = nowS;
   shown.may = may;
   render(

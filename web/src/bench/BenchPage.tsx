@@ -8,20 +8,28 @@ import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { Field } from "@/ui/Field";
 import { dayWords, say } from "@/units/units";
-import { useBench } from "./useBench";
+import { useBench, useClocks } from "./useBench";
 
 type BenchJob = Schemas["BenchJob"];
+
+/** What rows of jobs are drawn with. */
+interface Rows {
+  stations: readonly BenchJob["station"][];
+  timers: readonly Schemas["BenchTimer"][];
+}
 
 /** All jobs by what they wait for: what is stopped first, then the reader's own; found by whatever is known of them. */
 export function BenchPage() {
   const { data } = useBench();
+  const timers = useClocks().data?.timers;
   const atDesk = !useMay("WORK_AT_THE_BENCH");
   const now = useServerSeconds();
   const [query, setQuery] = useState("");
-  if (!data) {
+  if (!data || !timers) {
     return <p className="p-8">…</p>;
   }
-  const timerOf = (job: BenchJob) => data.timers.find((t) => t.jobId === job.id);
+  const rows: Rows = { stations: data.stations, timers };
+  const timerOf = (job: BenchJob) => timers.find((t) => t.jobId === job.id);
   const runs = (job: BenchJob) => {
     const timer = timerOf(job);
     return timer !== undefined && secondsLeft(timer.startedAt, timer.seconds, now) > 0;
@@ -64,7 +72,7 @@ export function BenchPage() {
         </Link>
       </div>
       {query.trim() ? (
-        <Found query={tagged(query)} bench={data} />
+        <Found query={tagged(query)} {...rows} />
       ) : (
         <>
           {data.open.length === 0 && (
@@ -74,7 +82,7 @@ export function BenchPage() {
             </p>
           )}
           {groups.map(({ title, jobs }) => (
-            <Jobs key={title} title={title} jobs={jobs} bench={data} />
+            <Jobs key={title} title={title} jobs={jobs} {...rows} />
           ))}
         </>
       )}
@@ -91,7 +99,7 @@ function byDay(a: string | null, b: string | null): number {
   return (a ?? "9999").localeCompare(b ?? "9999");
 }
 
-function Found({ query, bench }: { query: string; bench: Schemas["BenchView"] }) {
+function Found({ query, ...rows }: Rows & { query: string }) {
   const { data } = useQuery({
     queryKey: keys.found(query, false),
     queryFn: async () => unwrap(await api.GET("/api/jobs", { params: { query: { query } } })),
@@ -100,10 +108,10 @@ function Found({ query, bench }: { query: string; bench: Schemas["BenchView"] })
   if (data?.length === 0) {
     return <p className="text-xl text-quiet">No job has that in its number, owner, device or fault.</p>;
   }
-  return <Jobs title="Found" jobs={data ?? []} bench={bench} />;
+  return <Jobs title="Found" jobs={data ?? []} {...rows} />;
 }
 
-function Jobs({ title, jobs, bench }: { title: string; jobs: BenchJob[]; bench: Schemas["BenchView"] }) {
+function Jobs({ title, jobs, stations, timers }: Rows & { title: string; jobs: BenchJob[] }) {
   if (jobs.length === 0) {
     return null;
   }
@@ -114,12 +122,7 @@ function Jobs({ title, jobs, bench }: { title: string; jobs: BenchJob[]; bench: 
       </h2>
       <ul className="divide-y-2 divide-line border-y-2 border-line">
         {jobs.map((job) => (
-          <JobRow
-            key={job.id}
-            job={job}
-            stations={bench.stations}
-            timer={bench.timers.find((t) => t.jobId === job.id)}
-          />
+          <JobRow key={job.id} job={job} stations={stations} timer={timers.find((t) => t.jobId === job.id)} />
         ))}
       </ul>
     </section>

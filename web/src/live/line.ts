@@ -1,5 +1,6 @@
 import { type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
+import { keys } from "@/api/keys";
 import { news } from "./news";
 import { outbox } from "./outbox";
 
@@ -83,6 +84,8 @@ export function useLiveEvents(client: QueryClient): void {
           }
         }
       });
+      source.addEventListener("clocks", () => void client.invalidateQueries({ queryKey: keys.clocks }));
+      source.addEventListener("sources", () => news.lookAtSources(client));
       source.onerror = lost;
     }
     function close() {

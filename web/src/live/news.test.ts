@@ -89,13 +89,16 @@ describe("news of a job", () => {
     expect(record).toHaveBeenCalledTimes(1);
   });
 
-  it("looks again at the sources of what is about to be warmed, as another device may lie on them now", async () => {
+  it("looks again at the sources of what is about to be warmed once another device lies on them, at no other tap", async () => {
     const client = new QueryClient();
     const warmed = await shown(client, keys.job("d"));
     const plans = await shown(client, keys.station("d", "heat", 3));
     const closed = await shown(client, keys.job("e"));
     await shown(client, keys.station("e", "record"));
     news.changed(client, "f", 4);
+    await settled();
+    expect(warmed).not.toHaveBeenCalled();
+    news.lookAtSources(client);
     await settled();
     expect(warmed).toHaveBeenCalledTimes(1);
     expect(plans).toHaveBeenCalledTimes(1);

@@ -23,7 +23,6 @@ class News {
     }
     this.seen.set(jobId, seq);
     this.lookAgain(client, jobId);
-    this.lookAtSources(client, jobId);
   }
 
   /** The answer to one's own tap has the job with it: it is not asked for again, nor its outline where nothing new is drawn. */
@@ -43,7 +42,6 @@ class News {
       job.id,
       UNNUMBERED.filter((name) => drawnOn || name !== "edge"),
     );
-    this.lookAtSources(client, job.id);
   }
 
   /** Whether a screen shows less than that, and nobody is asking. */
@@ -57,12 +55,12 @@ class News {
   }
 
   /** What is laid on a source, or comes off it, changes what other devices are warmed with. */
-  private lookAtSources(client: QueryClient, jobId: string): void {
+  lookAtSources(client: QueryClient): void {
     for (const { queryKey } of client.getQueryCache().findAll({ queryKey: ["job"], type: "active" })) {
-      const [, other, name] = queryKey as [string, string, string?];
-      if (other !== jobId && name !== undefined && WARMED.includes(name)) {
+      const [, jobId, name] = queryKey as [string, string, string?];
+      if (name !== undefined && WARMED.includes(name)) {
         void client.invalidateQueries({ queryKey, exact: true });
-        void client.invalidateQueries({ queryKey: keys.job(other), exact: true });
+        void client.invalidateQueries({ queryKey: keys.job(jobId), exact: true });
       }
     }
   }

@@ -7,7 +7,7 @@ import { Link, NavLink, useNavigate } from "react-router";
 import { PageOutlet } from "./PageOutlet";
 import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
-import { useBench } from "@/bench/useBench";
+import { useClocks } from "@/bench/useBench";
 import { OwnPassword } from "@/session/OwnPassword";
 import { type Me, useSession } from "@/session/useSession";
 import { setMuted, useMuted, useRinging } from "@/sound/sound";
@@ -18,8 +18,8 @@ import { TimerChip } from "./TimerChip";
 /** Round every screen: the timers of the whole bench, the state of the line, and who is here. */
 export function Shell() {
   const me = useSession().data?.me;
-  const bench = useBench();
-  const timers = bench.data?.timers ?? [];
+  const clocks = useClocks();
+  const timers = clocks.data?.timers ?? [];
   useRinging(timers);
   return (
     <div className="flex h-screen flex-col overflow-hidden print:h-auto print:overflow-visible">
@@ -50,7 +50,7 @@ export function Shell() {
         )}
         {me && <Person me={me} />}
       </header>
-      <LineNotice benchFailing={bench.isError || bench.failureCount > 0} />
+      <LineNotice benchFailing={clocks.isError || clocks.failureCount > 0} />
       <PageOutlet />
     </div>
   );

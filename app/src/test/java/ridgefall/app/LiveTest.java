@@ -11,6 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import ridgefall.app.RunningApp.App;
 import ridgefall.core.job.Role;
+import tools.jackson.databind.JsonNode;
 
 /** What a screen hears of changes, whatever becomes of the notices. */
 @ExtendWith(RunningApp.class)
@@ -33,6 +34,35 @@ class LiveTest {
         CompletableFuture<Long> heard = hearsOf(job, 2);
         ansa.append(job, 1, Map.of("type", "BatterySeen", "battery", "SOUND"));
         assertThat(heard.get(3, TimeUnit.MINUTES)).isNotNull();
+    }
+
+    /** Every screen asks for the clocks again when it hears that: no other tap says so. */
+    @Test
+    void aClockThatStartsAndADeviceOnASourceAreHeardAndNoOtherTapIsTakenForOne() throws Exception {
+        UUID job = app.jobAt("heat.soak");
+        JsonNode begun = ansa.leads(job).get("fact");
+        long seq = ansa.get("/api/jobs/" + job).json().get("seq").asLong();
+        // What the first brings with it is how the bench stood; by the word of the second that was told.
+        seq = noted(job, noted(job, seq));
+        CompletableFuture<Long> clocks = ansa.hears("/api/live", "event:clocks");
+        CompletableFuture<Long> sources = ansa.hears("/api/live", "event:sources");
+        seq = noted(job, noted(job, seq));
+        assertThat(clocks).isNotDone();
+        assertThat(sources).isNotDone();
+        assertThat(ansa.append(job, seq, begun).status()).isEqualTo(200);
+        assertThat(clocks.get(3, TimeUnit.MINUTES)).isNotNull();
+        assertThat(sources.get(3, TimeUnit.MINUTES)).isNotNull();
+        assertThat(ansa.get("/api/clocks").json().get("timers").findValuesAsString("jobId"))
+                .contains(job.toString());
+        ansa.append(job, seq + 1, Map.of("type", "SoakEnded", "workableSeconds", 0));
+    }
+
+    /** A tap that starts nothing, once screens have heard of it; the number after it. */
+    private long noted(UUID job, long seq) throws Exception {
+        CompletableFuture<Long> heard = hearsOf(job, seq + 1);
+        ansa.append(job, seq, Map.of("type", "NoteLeft", "words", "odd screw at the port", "forNext", false));
+        assertThat(heard.get(3, TimeUnit.MINUTES)).isNotNull();
+        return seq + 1;
     }
 
     @Test

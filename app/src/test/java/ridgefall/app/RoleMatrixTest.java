@@ -32,6 +32,7 @@ class RoleMatrixTest {
             Map.entry("PUT /api/session/units", ALL),
             Map.entry("PUT /api/session/password", ALL),
             Map.entry("GET /api/bench", ALL),
+            Map.entry("GET /api/clocks", ALL),
             Map.entry("GET /api/devices", ALL),
             Map.entry("GET /api/jobs", ALL),
             Map.entry("GET /api/returns", ALL),

@@ -40,6 +40,9 @@ final class Browser implements AutoCloseable {
     /** From where the product is, and none of its pages. */
     private static final String NO_PAGE = "/mark.svg";
 
+    /** What was tapped is in the journal, and the screen has it. */
+    private static final String ANSWERED = "!document.querySelector(\"footer[data-pending]:not([data-pending='0'])\")";
+
     private static final String NEXT_STEP = "document.querySelector('[data-next]')?.dataset.next";
 
     /** What of the screen changes with every step: the step, a dialog, a clock, what the large action says, the page. */
@@ -555,7 +558,7 @@ final class Browser implements AutoCloseable {
 
     /** A person waits for the screen to answer; what comes next may depend on it. */
     void awaitAnswers() {
-        await("the answer to a tap", "!document.querySelector(\"footer[data-pending]:not([data-pending='0'])\")");
+        await("the answer to a tap", ANSWERED);
     }
 
     private void fillDialog() {
@@ -821,8 +824,7 @@ final class Browser implements AutoCloseable {
     }
 
     void awaitStepAfter(String stepId) {
-        await("a step after " + stepId, "(" + NEXT_STEP + " ?? args[0]) !== args[0]", stepId);
-        awaitAnswers();
+        await("a step after " + stepId, ANSWERED + " && (" + NEXT_STEP + " ?? args[0]) !== args[0]", stepId);
     }
 
     /** Leaves what else the fault finder proposes until it comes to this. */
@@ -834,8 +836,14 @@ final class Browser implements AutoCloseable {
         }
     }
 
+    /** And the server's word for it: what a screen offers before is not always what there is to answer. */
     void awaitStep(String stepId) {
-        await(stepId + " as the next step", NEXT_STEP + " === args[0]", stepId);
+        await(stepId + " as the next step", ANSWERED + " && " + NEXT_STEP + " === args[0]", stepId);
+    }
+
+    /** What a screen offers while nobody answers. */
+    void awaitOffered(String stepId) {
+        await(stepId + " offered", NEXT_STEP + " === args[0]", stepId);
     }
 
     /** @param condition see {@link Waiting} */

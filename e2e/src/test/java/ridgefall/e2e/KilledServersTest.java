@@ -23,7 +23,7 @@ class KilledServersTest {
         bench.tap(" ");
         bench.awaitText("The journal can't be reached.");
         bench.awaitText("1 tap is kept");
-        bench.awaitStep("intake.battery");
+        bench.awaitOffered("intake.battery");
         bench.tap(" ");
         bench.awaitText("2 taps are kept");
         long away = Duration.ofSeconds(20).toMillis()

@@ -29,18 +29,28 @@ final class Product implements AutoCloseable {
 
     private final Map<String, Signed> sessions = new ConcurrentHashMap<>();
     private final String compilers;
+    private final boolean thoroughPlans;
     private final Path data;
     private final int port = freePort();
     private final int databasePort = freePort();
 
-    /** What lives for minutes does better without the compiler that pays off after hours. */
-    Product() {
-        this("one");
+    /**
+     * What lives for minutes does better without the compiler that pays off after hours.
+     *
+     * @param thoroughPlans whether what no kept plan answers is planned as in a shop, or at a glance
+     */
+    Product(boolean thoroughPlans) {
+        this("one", thoroughPlans);
     }
 
     /** @param compilers of the virtual machine: all or one */
     Product(String compilers) {
+        this(compilers, true);
+    }
+
+    private Product(String compilers, boolean thoroughPlans) {
         this.compilers = compilers;
+        this.thoroughPlans = thoroughPlans;
         try {
             data = Files.createTempDirectory("ridgefall-e2e");
             Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwxr-xr-x"));
@@ -181,6 +191,8 @@ final class Product implements AutoCloseable {
                             compilers,
                             "RIDGEFALL_WARM_UP",
                             "false",
+                            "RIDGEFALL_THOROUGH_PLANS",
+                            Boolean.toString(thoroughPlans),
                             "RIDGEFALL_HASH_ROUNDS",
                             "4",
                             // One journey's picks would be another one's hands, and everything planned anew by them.

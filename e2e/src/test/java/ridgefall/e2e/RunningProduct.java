@@ -18,8 +18,8 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.openqa.selenium.WebDriverException;
 
 /**
- * One product for all journeys of a run, and one of its own for each class that kills it ({@link AloneWithTheProduct}). Screens
- * a journey leaves forget it and are taken by the next.
+ * One product for all journeys of a run, and one of its own for each class that kills it ({@link AloneWithTheProduct}), which
+ * plans as thoroughly as a shop's. Screens a journey leaves forget it and are taken by the next.
  */
 final class RunningProduct implements ParameterResolver, AfterEachCallback {
     private static final Namespace SPACE = Namespace.create(RunningProduct.class);
@@ -97,7 +97,7 @@ final class RunningProduct implements ParameterResolver, AfterEachCallback {
         Bench bench = shared.getStore(SPACE)
                 .getOrComputeIfAbsent(
                         alone ? context.getRequiredTestClass() : "bench",
-                        key -> new Bench(new Product(), new ConcurrentLinkedDeque<>()),
+                        key -> new Bench(new Product(alone), new ConcurrentLinkedDeque<>()),
                         Bench.class);
         if (parameter.getParameter().getType() == Product.class) {
             return bench.product();

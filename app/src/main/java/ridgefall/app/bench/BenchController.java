@@ -32,8 +32,10 @@ class BenchController {
             List<Station> stations,
             List<BenchJob> open,
             List<BenchJob> closed,
-            List<BenchJob> atHomeForAWeek,
-            List<BenchTimer> timers) {}
+            List<BenchJob> atHomeForAWeek) {}
+
+    /** What every screen shows of the bench, whatever else is on it. */
+    record ClocksView(Instant serverTime, List<BenchTimer> timers) {}
 
     /** Jobs by number, owner, device or fault; by the id that a tag carries too. */
     @GetMapping("/jobs")
@@ -49,7 +51,11 @@ class BenchController {
                 List.of(Station.values()),
                 jobs.open(SHOWN_OPEN),
                 jobs.handedOver(SHOWN_CLOSED),
-                jobs.atHomeForAWeek(clock.instant(), SHOWN_CLOSED),
-                jobs.timers());
+                jobs.atHomeForAWeek(clock.instant(), SHOWN_CLOSED));
+    }
+
+    @GetMapping("/clocks")
+    ClocksView clocks() {
+        return new ClocksView(clock.instant(), jobs.timers());
     }
 }

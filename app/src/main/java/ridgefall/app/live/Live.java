@@ -6,6 +6,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -22,7 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells every open screen which job changed. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY, and
+ * Tells every open screen which job changed, and what of the whole bench changed with it. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY, and
  * within seconds by the mark where a notice was lost.
  * After a gap (database away) every screen is told to look again at everything.
  */
@@ -34,13 +35,16 @@ class Live implements SmartLifecycle {
 
     private final DataSourceProperties database;
     private final Marks marks;
+    private final List<SeenByAll> seenByAll;
+    private final Map<String, Object> shown = new HashMap<>();
     private final Screens screens = new Screens();
     private volatile boolean running;
     private Thread listener;
 
-    Live(DataSourceProperties database, Marks marks) {
+    Live(DataSourceProperties database, Marks marks, List<SeenByAll> seenByAll) {
         this.database = database;
         this.marks = marks;
+        this.seenByAll = seenByAll;
     }
 
     @Hidden
@@ -100,7 +104,15 @@ class Live implements SmartLifecycle {
             told.putAll(news);
             if (!news.isEmpty()) {
                 screens.broadcast("changed", Notice.text(news));
+                seenByAll.forEach(this::tellIfChanged);
             }
+        }
+    }
+
+    private void tellIfChanged(SeenByAll one) {
+        Object now = one.now().get();
+        if (!now.equals(shown.put(one.event(), now))) {
+            screens.broadcast(one.event(), "{}");
         }
     }
 
