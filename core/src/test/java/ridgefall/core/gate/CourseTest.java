@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.bond.BondFact;
@@ -268,9 +270,16 @@ class CourseTest {
     @Test
     void aPlanThatItsOwnWordsRefuseLeadsToTheReasonsAndAWayOut() {
         Planning dryerOnly = new Planning() {
+            private final Map<HeatQuestion, List<Opening>> openings = new HashMap<>();
+
             @Override
             public List<HeatSource> sources() {
                 return List.of(HeatSource.byId(HeatSource.bench(), "dryer-1"));
+            }
+
+            @Override
+            public List<Opening> openings(HeatQuestion question) {
+                return openings.computeIfAbsent(question, Planning.super::openings);
             }
         };
         Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8"), dryerOnly).until(Station.HEAT);

@@ -57,6 +57,10 @@ class WanderingTest {
     /** The same at every build; new ones are walked by {@code ./ridgefall bench}, and any by {@code -Dridgefall.seed}. */
     private static final long SEED = Long.getLong("ridgefall.seed", 20_261_201L);
 
+    /** One of each kind at every build: taped with a key, clipped, of plastic, a watch. With a seed of its own it is all of them. */
+    private static final Set<String> ONE_OF_EACH_KIND =
+            Set.of("marrowby-quire-11", "drumlin-crate-10", "class-tablet-plastic", "pellow-dial-45");
+
     /** Walks that once came to harm, by device and seed: they are walked again every time. */
     private static final List<Map.Entry<String, Long>> PAST_FAILURES =
             List.of(Map.entry("class-tablet-plastic", 877799L));
@@ -65,11 +69,15 @@ class WanderingTest {
         System.out.println("walks of seed " + SEED);
         List<DeviceProfile> devices = EveryDeviceTest.devices().toList();
         return Stream.concat(
-                devices.stream().map(device -> Arguments.of(device, SEED)),
+                devices.stream().filter(WanderingTest::isWalked).map(device -> Arguments.of(device, SEED)),
                 PAST_FAILURES.stream()
                         .flatMap(past -> devices.stream()
                                 .filter(device -> device.key().startsWith(past.getKey()))
                                 .map(device -> Arguments.of(device, past.getValue()))));
+    }
+
+    private static boolean isWalked(DeviceProfile device) {
+        return System.getProperty("ridgefall.seed") != null || ONE_OF_EACH_KIND.contains(device.id());
     }
 
     /** What one may have looked like when it came in. */

@@ -23,6 +23,10 @@ import ridgefall.core.units.Source;
 class CalibrationTest {
     private static final Instant AT = Instant.parse("2026-03-02T09:00:00Z");
     private static final HeatSource PLATE = HeatSource.byId(HeatSource.bench(), "plate-1");
+
+    /** Of which one in ten may be off by more; {@code ./ridgefall bench} measures more of them. */
+    private static final int BENCHES = Integer.getInteger("ridgefall.benches", 10);
+
     private static final HeatQuestion UNMEASURED = question(PLATE);
 
     private static HeatQuestion question(HeatSource plate) {
@@ -76,7 +80,7 @@ class CalibrationTest {
     void afterOneLoggedSoakTheNextDifferentOneIsForecastWithinOneAndAHalfKelvin() {
         List<String> failed = new ArrayList<>();
         List<String> unnoticed = new ArrayList<>();
-        for (long seed = 1; seed <= 20; seed++) {
+        for (long seed = 1; seed <= BENCHES; seed++) {
             Outcome outcome = calibrate(seed, log -> log);
             if (!(outcome instanceof Fitted fitted)) {
                 failed.add(seed + ": " + outcome);
@@ -97,7 +101,7 @@ class CalibrationTest {
                 }
             }
         }
-        assertThat(failed).as("of 20 benches").hasSizeLessThanOrEqualTo(2);
+        assertThat(failed).as("of %s benches", BENCHES).hasSizeLessThanOrEqualTo(BENCHES / 10);
         assertThat(unnoticed).isEmpty();
     }
 
