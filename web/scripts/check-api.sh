@@ -4,5 +4,5 @@ set -e
 fresh=$(mktemp --suffix=.ts)
 trap 'rm -f "$fresh"' EXIT
 npx openapi-typescript openapi.json --enum-values -o "$fresh" >/dev/null
-npx prettier --stdin-filepath src/api/schema.ts <"$fresh" | cmp - src/api/schema.ts ||
+npx oxfmt --stdin-filepath src/api/schema.ts <"$fresh" | cmp - src/api/schema.ts ||
   { echo "src/api/schema.ts is not what openapi.json says: run npm run api" >&2; exit 1; }

@@ -2644,7 +2644,14 @@ export interface components {
     CornerView: {
       /** @enum {string} */
       landmark:
-        "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+        | "TOP"
+        | "TOP_RIGHT"
+        | "RIGHT"
+        | "BOTTOM_RIGHT"
+        | "BOTTOM"
+        | "BOTTOM_LEFT"
+        | "LEFT"
+        | "TOP_LEFT";
       words: string;
       /** Format: double */
       x: number;
@@ -2726,7 +2733,14 @@ export interface components {
     PartView: {
       /** @enum {string} */
       landmark:
-        "TOP" | "TOP_RIGHT" | "RIGHT" | "BOTTOM_RIGHT" | "BOTTOM" | "BOTTOM_LEFT" | "LEFT" | "TOP_LEFT";
+        | "TOP"
+        | "TOP_RIGHT"
+        | "RIGHT"
+        | "BOTTOM_RIGHT"
+        | "BOTTOM"
+        | "BOTTOM_LEFT"
+        | "LEFT"
+        | "TOP_LEFT";
       words: string;
       /** Format: double */
       fromMm: number;

@@ -15,7 +15,9 @@ export interface Tap {
 
 /** What became of a tap: in the journal, waiting for the line, or refused. */
 export type Fate =
-  { kind: "recorded"; seq: number } | { kind: "waiting" } | { kind: "refused"; problem: Problem };
+  | { kind: "recorded"; seq: number }
+  | { kind: "waiting" }
+  | { kind: "refused"; problem: Problem };
 
 interface State {
   taps: readonly Tap[];

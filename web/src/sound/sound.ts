@@ -34,6 +34,7 @@ export function useMuted(): boolean {
 }
 
 let audio: AudioContext | undefined;
+let tones = 0;
 
 /** What a kind without a figure of its own sounds like. */
 const ANY = [659, 659];
@@ -43,6 +44,7 @@ export function ring(kind: string): void {
     return;
   }
   audio ??= new AudioContext();
+  void audio.resume();
   const start = audio.currentTime + 0.05;
   (FIGURES[kind] ?? ANY).forEach((pitch, beat) => {
     const tone = audio?.createOscillator();
@@ -55,6 +57,14 @@ export function ring(kind: string): void {
     gain.gain.exponentialRampToValueAtTime(0.3, start + beat * 0.22 + 0.02);
     gain.gain.exponentialRampToValueAtTime(0.0001, start + beat * 0.22 + 0.2);
     tone.connect(gain).connect(audio.destination);
+    tones++;
+    tone.onended = () => {
+      tones--;
+      if (tones === 0) {
+        // A device that plays silence is kept awake by it.
+        void audio?.suspend();
+      }
+    };
     tone.start(start + beat * 0.22);
     tone.stop(start + beat * 0.22 + 0.21);
   });

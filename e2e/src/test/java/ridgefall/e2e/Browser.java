@@ -80,7 +80,7 @@ final class Browser implements AutoCloseable {
         this.product = product;
         this.url = product.url();
         ChromeOptions options = new ChromeOptions();
-        options.setBinary(program("/usr/bin/chromium-headless-shell"));
+        options.setBinary(program("/usr/lib/chromium/chromium-headless-shell"));
         options.addArguments(
                 "--headless",
                 "--no-sandbox",

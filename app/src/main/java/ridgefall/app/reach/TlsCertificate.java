@@ -107,6 +107,8 @@ record TlsCertificate(X509Certificate seen) {
         Process tool = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "keytool")
                                 .toString(),
+                        "-J-XX:TieredStopAtLevel=1",
+                        "-J-XX:+UseSerialGC",
                         "-genkeypair",
                         "-alias",
                         ALIAS,
