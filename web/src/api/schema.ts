@@ -2411,6 +2411,8 @@ export interface components {
       stations: components["schemas"]["StationView"][];
       steps: components["schemas"]["StepView"][];
       nextStepId: string | null;
+      /** @enum {string|null} */
+      nextProvenBy: "DEVICE" | "METER" | "READER" | null;
       atRisk: boolean;
       timers: components["schemas"]["TimerView"][];
       wedgesMm: number[];
@@ -8922,6 +8924,9 @@ export const jobViewStationValues: ReadonlyArray<
   "SEAL",
   "PROVE",
 ];
+export const jobViewNextProvenByValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["JobView"]["nextProvenBy"]
+> = ["DEVICE", "METER", "READER"];
 export const stationViewIdValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["StationView"]["id"]
 > = [

@@ -39,11 +39,11 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
   const [tool, setTool] = useState<Tool>("CRACK");
   const [place, setPlace] = useState("");
   const [proving, setProving] = useState(false);
-  const touch = useTouch(job.id, job.seq).data;
-  const provable = touch !== undefined && touch.stepId !== null && touch.stepId === job.nextStepId;
+  const touch = useTouch(job, proving).data;
+  const provable = job.nextProvenBy === "DEVICE";
   const marks = edge?.marks ?? [];
   const { board } = job;
-  if (proving && provable) {
+  if (proving && provable && touch) {
     return (
       <TouchPanel
         job={job}

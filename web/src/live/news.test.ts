@@ -38,6 +38,7 @@ describe("news of a job", () => {
     const job = await shown(client, keys.job("g"));
     const edge = await shown(client, keys.station("g", "edge", { quarterTurns: 0 }));
     const record = await shown(client, keys.station("g", "record"));
+    const owner = await shown(client, keys.station("g", "owner"));
     const at = (seq: number, marks: number[]) => ({ id: "g", seq, marks }) as Schemas["JobView"];
     client.setQueryData(keys.job("g"), at(4, []));
     news.brought(client, at(5, []));
@@ -51,9 +52,10 @@ describe("news of a job", () => {
     await settled();
     expect(client.getQueryData(keys.job("g"))).toMatchObject({ seq: 6 });
     expect([job, edge, record].map((ask) => ask.mock.calls.length)).toEqual([0, 1, 2]);
+    expect(owner).not.toHaveBeenCalled();
     news.changed(client, "g", 7);
     await settled();
-    expect(job).toHaveBeenCalledTimes(1);
+    expect([job, owner].map((ask) => ask.mock.calls.length)).toEqual([1, 1]);
   });
 
   it("keeps what an answer brings though the job was being asked for, whatever comes of that", async () => {

@@ -4,7 +4,7 @@ import { keys } from "@/api/keys";
 
 type Job = Schemas["JobView"];
 
-/** What is kept under a job but not under its number: asked again by name. */
+/** What is kept under a job but not under its number: asked again by name. How its owner is reached no tap at the bench changes. */
 const UNNUMBERED = ["record", "owner", "edge"];
 
 /** What a screen shows that is warmed, or is about to be. */
@@ -37,11 +37,7 @@ class News {
     });
     this.seen.set(job.id, Math.max(job.seq, this.seen.get(job.id) ?? 0));
     const drawnOn = known?.marks.join() !== job.marks.join();
-    this.lookBeside(
-      client,
-      job.id,
-      UNNUMBERED.filter((name) => drawnOn || name !== "edge"),
-    );
+    this.lookBeside(client, job.id, drawnOn ? ["record", "edge"] : ["record"]);
   }
 
   /** Whether a screen shows less than that, and nobody is asking. */

@@ -21,6 +21,7 @@ export function TestPanel({ otherwise, ...props }: PanelProps & { otherwise: Rea
     queryKey: keys.station(job.id, "proof", job.seq),
     queryFn: async () =>
       unwrap(await api.GET("/api/jobs/{jobId}/proof", { params: { path: { jobId: job.id } } })),
+    enabled: job.nextProvenBy === "READER",
     refetchInterval: ({ state }) => (state.data?.stepId ? OFTEN_MS : false),
   });
   const prove = useSubmit(async () => {
@@ -31,16 +32,14 @@ export function TestPanel({ otherwise, ...props }: PanelProps & { otherwise: Rea
       }),
     );
   });
-  const touch = useTouch(job.id, job.seq).data;
+  const touch = useTouch(job).data;
   const step = job.steps.find((one) => one.id === proof?.stepId);
   if (touch && touch.stepId !== null && touch.stepId === job.nextStepId) {
     return <TouchPanel job={job} touch={touch} otherwise={otherwise} />;
   }
-  const charging = job.steps.find(
-    (one) => one.id === job.nextStepId && /^(open|after)\.charge$/.test(one.id),
-  );
-  if (charging) {
-    return <ChargePanel job={job} step={charging} record={props.record} />;
+  const next = job.steps.find((one) => one.id === job.nextStepId);
+  if (next && job.nextProvenBy === "METER") {
+    return <ChargePanel job={job} step={next} record={props.record} />;
   }
   if (!step) {
     return otherwise;

@@ -27,10 +27,12 @@ const LOOKS = {
   MOTION: "Motion",
 } as const;
 
-export const useTouch = (jobId: string, seq: number) =>
+/** Asked for where it is about to be proven, and nowhere else. */
+export const useTouch = ({ id: jobId, seq, nextProvenBy }: PanelProps["job"], wanted = true) =>
   useQuery({
     queryKey: keys.station(jobId, "touch", seq),
     queryFn: async () => unwrap(await api.GET("/api/jobs/{jobId}/touch", { params: { path: { jobId } } })),
+    enabled: wanted && nextProvenBy === "DEVICE",
     refetchInterval: ({ state }) => (state.data?.openUntil ? OFTEN_MS : false),
   });
 

@@ -19,7 +19,11 @@ import java.util.Map;
 import java.util.UUID;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.TrustManagerFactory;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -31,17 +35,34 @@ import tools.jackson.databind.JsonNode;
 
 /** What the bench's network gets to see: by TLS, and without a sign-in the proof page alone. */
 @ExtendWith(RunningApp.class)
+@TestInstance(Lifecycle.PER_CLASS)
 class NetworkTest {
     /** What answers to nobody in particular: who is signed in, signing in, and what goes by a link's token. */
     private static final List<String> OPEN = List.of("GET /api/session", "POST /api/session");
 
     private final App app;
-
-    @TempDir
-    Path folder;
+    private ConfigurableApplicationContext node;
+    private Door door;
+    private Path folder;
 
     NetworkTest(App app) {
         this.app = app;
+    }
+
+    @BeforeAll
+    void openTheDoor(@TempDir Path folder) {
+        this.folder = folder;
+        node = node(folder);
+        door = door(node);
+    }
+
+    @AfterAll
+    void close() {
+        node.close();
+    }
+
+    private static Door door(ConfigurableApplicationContext node) {
+        return node.getBean(BenchNetwork.class).door().orElseThrow();
     }
 
     private KeyStore keys() throws Exception {
@@ -64,7 +85,7 @@ class NetworkTest {
         return tls;
     }
 
-    private ConfigurableApplicationContext node(String... more) {
+    private ConfigurableApplicationContext node(Path folder, String... more) {
         List<String> asked = new ArrayList<>(List.of(
                 "--ridgefall.network.bind=127.0.0.1",
                 "--ridgefall.network.port=0",
@@ -85,74 +106,65 @@ class NetworkTest {
 
     @Test
     void withoutASignInNothingAnswersButTheProofPage() throws Exception {
-        try (ConfigurableApplicationContext node = node()) {
-            Door door = node.getBean(BenchNetwork.class).door().orElseThrow();
-            Client stranger = new Client(door.url(), trusting());
-            List<String> answered = new ArrayList<>();
-            JsonNode paths = app.signedIn(Role.LEAD).get("/v3/api-docs").json().get("paths");
-            paths.properties()
-                    .forEach(path -> path.getValue().propertyNames().forEach(method -> {
-                        String call = method.toUpperCase(Locale.ROOT) + " " + path.getKey();
-                        if (!path.getKey().startsWith("/api/touch/") && !OPEN.contains(call)) {
-                            int status = stranger.call(
-                                            method.toUpperCase(Locale.ROOT),
-                                            path.getKey().replaceAll("\\{\\w+}", new UUID(0, 0).toString()))
-                                    .status();
-                            if (status != 401 && status != 403) {
-                                answered.add(call + ": " + status);
-                            }
+        Client stranger = new Client(door.url(), trusting());
+        List<String> answered = new ArrayList<>();
+        JsonNode paths = app.signedIn(Role.LEAD).get("/v3/api-docs").json().get("paths");
+        paths.properties()
+                .forEach(path -> path.getValue().propertyNames().forEach(method -> {
+                    String call = method.toUpperCase(Locale.ROOT) + " " + path.getKey();
+                    if (!path.getKey().startsWith("/api/touch/") && !OPEN.contains(call)) {
+                        int status = stranger.call(
+                                        method.toUpperCase(Locale.ROOT),
+                                        path.getKey().replaceAll("\\{\\w+}", new UUID(0, 0).toString()))
+                                .status();
+                        if (status != 401 && status != 403) {
+                            answered.add(call + ": " + status);
                         }
-                    }));
-            assertThat(answered).isEmpty();
-            for (String path : List.of("/actuator/health", "/actuator/health/readiness", "/v3/api-docs", "/api/live")) {
-                assertThat(stranger.get(path).status()).as(path).isEqualTo(401);
-            }
-            assertThat(stranger.get("/touch.html").status()).isEqualTo(200);
-            assertThat(stranger.get("/api/touch/" + "x".repeat(43) + "/400/400").status())
-                    .as("a token nobody made")
-                    .isEqualTo(404);
+                    }
+                }));
+        assertThat(answered).isEmpty();
+        for (String path : List.of("/actuator/health", "/actuator/health/readiness", "/v3/api-docs", "/api/live")) {
+            assertThat(stranger.get(path).status()).as(path).isEqualTo(401);
         }
+        assertThat(stranger.get("/touch.html").status()).isEqualTo(200);
+        assertThat(stranger.get("/api/touch/" + "x".repeat(43) + "/400/400").status())
+                .as("a token nobody made")
+                .isEqualTo(404);
     }
 
     @Test
     void aLinkLeadsThroughTheDoorAndItsTokenIsEnough() throws Exception {
         UUID job = app.signedIn(Role.TECHNICIAN).openJob();
-        try (ConfigurableApplicationContext node = node()) {
-            Door door = node.getBean(BenchNetwork.class).door().orElseThrow();
-            JsonNode link = new Client(door.url(), trusting())
-                    .as(Role.TECHNICIAN)
-                    .send("POST", "/api/jobs/" + job + "/touch", null)
-                    .json();
-            assertThat(link.get("address").asString()).startsWith(door.url() + "/touch.html#");
-            assertThat(link.get("fingerprint").asString()).isEqualTo(door.fingerprint());
-            String token = link.get("address").asString().split("#")[1];
-            assertThat(new Client(door.url(), trusting())
-                            .send(
-                                    "PUT",
-                                    "/api/touch/" + token + "/WATCH/0",
-                                    Map.of("widthPx", 1194, "heightPx", 834, "samples", List.of(), "last", true))
-                            .status())
-                    .isEqualTo(204);
-            assertThat(Files.readString(folder.resolve("network.txt"))).contains(door.url(), door.fingerprint());
-        }
+        JsonNode link = new Client(door.url(), trusting())
+                .as(Role.TECHNICIAN)
+                .send("POST", "/api/jobs/" + job + "/touch", null)
+                .json();
+        assertThat(link.get("address").asString()).startsWith(door.url() + "/touch.html#");
+        assertThat(link.get("fingerprint").asString()).isEqualTo(door.fingerprint());
+        String token = link.get("address").asString().split("#")[1];
+        assertThat(new Client(door.url(), trusting())
+                        .send(
+                                "PUT",
+                                "/api/touch/" + token + "/WATCH/0",
+                                Map.of("widthPx", 1194, "heightPx", 834, "samples", List.of(), "last", true))
+                        .status())
+                .isEqualTo(204);
+        assertThat(Files.readString(folder.resolve("network.txt"))).contains(door.url(), door.fingerprint());
     }
 
     @Test
     void whoeverSpeaksWithoutTlsIsTurnedAway() throws IOException {
-        try (ConfigurableApplicationContext node = node()) {
-            String url = node.getBean(BenchNetwork.class).door().orElseThrow().url();
-            int port = Integer.parseInt(url.substring(url.lastIndexOf(':') + 1));
-            try (Socket plain = new Socket("127.0.0.1", port)) {
-                plain.getOutputStream()
-                        .write("GET /touch.html HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n".getBytes());
-                assertThat(new String(plain.getInputStream().readAllBytes())).doesNotContain("Ridgefall");
-            }
+        String url = door.url();
+        int port = Integer.parseInt(url.substring(url.lastIndexOf(':') + 1));
+        try (Socket plain = new Socket("127.0.0.1", port)) {
+            plain.getOutputStream()
+                    .write("GET /touch.html HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n".getBytes());
+            assertThat(new String(plain.getInputStream().readAllBytes())).doesNotContain("Ridgefall");
         }
     }
 
     @Test
-    void theShopsOwnCertificateIsTheOneShown() throws Exception {
-        node().close();
+    void theShopsOwnCertificateIsTheOneShown(@TempDir Path other) throws Exception {
         X509Certificate certificate = (X509Certificate) keys().getCertificate("ridgefall");
         Path cert = pem("cert.pem", "CERTIFICATE", certificate.getEncoded());
         Path key = pem(
@@ -162,17 +174,15 @@ class NetworkTest {
                                 "ridgefall",
                                 Files.readString(folder.resolve("tls.password")).toCharArray())
                         .getEncoded());
-        SSLContext trusting = trusting();
-        Files.delete(folder.resolve("tls.p12"));
         try (ConfigurableApplicationContext node =
-                node("--ridgefall.network.certificate=" + cert, "--ridgefall.network.key=" + key)) {
-            Door door = node.getBean(BenchNetwork.class).door().orElseThrow();
-            assertThat(new Client(door.url(), trusting).get("/touch.html").status())
+                node(other, "--ridgefall.network.certificate=" + cert, "--ridgefall.network.key=" + key)) {
+            Door door = door(node);
+            assertThat(new Client(door.url(), trusting()).get("/touch.html").status())
                     .isEqualTo(200);
             assertThat(door.fingerprint().replace(":", ""))
                     .isEqualToIgnoringCase(HexFormat.of()
                             .formatHex(MessageDigest.getInstance("SHA-256").digest(certificate.getEncoded())));
-            assertThat(folder.resolve("tls.p12")).doesNotExist();
+            assertThat(other.resolve("tls.p12")).doesNotExist();
         }
     }
 

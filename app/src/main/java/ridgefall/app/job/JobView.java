@@ -34,6 +34,7 @@ import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.seal.SealFact;
 import ridgefall.core.separate.SeparateState;
+import ridgefall.core.test.ProvenBy;
 
 /**
  * All a screen needs to draw one job. {@code number} is what people call it by, {@code seq} what the next command has to expect,
@@ -54,6 +55,7 @@ public record JobView(
         List<StationView> stations,
         List<StepView> steps,
         @Schema(nullable = true) String nextStepId,
+        @Schema(nullable = true) ProvenBy nextProvenBy,
         boolean atRisk,
         List<TimerView> timers,
         List<Double> wedgesMm,
@@ -285,6 +287,7 @@ public record JobView(
                         .map(step -> stepView(step, role))
                         .toList(),
                 next.map(Step::id).orElse(null),
+                next.flatMap(step -> ProvenBy.of(profile, step)).orElse(null),
                 course.atRisk(),
                 TimerView.running(course),
                 SeparateState.of(state).wedges(),

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -98,9 +97,7 @@ class ChargeController {
     Receipt level(@PathVariable UUID jobId, @RequestBody LevelRead read, @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         Phase phase = course.next()
-                .flatMap(step -> Stream.of(Phase.values())
-                        .filter(one -> Checks.functionStepId(one, Checks.CHARGE).equals(step.id()))
-                        .findFirst())
+                .flatMap(step -> Checks.tried(step, Checks.CHARGE))
                 .orElseThrow(() -> new NotAllowed("step", "another", "one that asks whether it charges"));
         ChargeTrace.AtLevel told = trace(jobId, course).at(Allowed.present("percent", read.percent()));
         FunctionTested fact =

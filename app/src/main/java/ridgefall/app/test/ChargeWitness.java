@@ -3,7 +3,6 @@ package ridgefall.app.test;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import ridgefall.app.instrument.Readings;
 import ridgefall.app.job.Witness;
@@ -60,9 +59,8 @@ class ChargeWitness implements Witness {
 
     @Override
     public Optional<Step.Choice> offers(UUID jobId, Course here, Step next) {
-        return Stream.of(Phase.OPEN, Phase.AFTER)
-                .filter(phase -> Checks.functionStepId(phase, Checks.CHARGE).equals(next.id()))
-                .findFirst()
+        return Checks.tried(next, Checks.CHARGE)
+                .filter(phase -> phase != Phase.BEFORE)
                 .flatMap(phase -> told(jobId, here)
                         .filter(trace -> !trace.verdict().open())
                         .map(trace -> trace.verdict().good()

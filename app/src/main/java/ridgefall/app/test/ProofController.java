@@ -3,7 +3,6 @@ package ridgefall.app.test;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +24,6 @@ import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
-import ridgefall.core.job.Step;
 import ridgefall.core.profile.ProfileDocument.Function;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -91,13 +89,11 @@ class ProofController {
     /** The next step, if it tries a function that hangs on a board that moves. */
     private static Optional<Due> due(Course course) {
         return course.next()
-                .map(Step::id)
-                .flatMap(id -> course.profile().functions().stream()
+                .flatMap(step -> course.profile().functions().stream()
                         .map(Function::id)
                         .filter(course.profile()::provenAtReader)
-                        .flatMap(function -> Stream.of(Phase.values()).map(phase -> new Due(function, phase)))
-                        .filter(due -> Checks.functionStepId(due.phase(), due.functionId())
-                                .equals(id))
+                        .flatMap(function ->
+                                Checks.tried(step, function).map(phase -> new Due(function, phase)).stream())
                         .findFirst());
     }
 }

@@ -22,6 +22,7 @@ import ridgefall.app.security.SignedIn;
 import ridgefall.app.sheet.SheetFiles;
 import ridgefall.core.gate.Course;
 import ridgefall.core.job.Answer;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.profile.DeviceProfile;
@@ -80,11 +81,11 @@ class TouchByHandController {
     Receipt tried(@PathVariable UUID jobId, @RequestBody SquaresTried tried, @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
         Phase phase = course.next()
-                .flatMap(TouchVerdicts::asked)
+                .flatMap(step -> Checks.tried(step, Checks.TOUCH))
                 .orElseThrow(() -> new NotAllowed("step", "another", "one that asks for the touch"));
         TouchByHand.Told told = TouchByHand.judge(course.profile(), Allowed.present("silent", tried.silent()));
         FunctionTested fact =
-                new FunctionTested(TouchVerdicts.TOUCH, phase, told.works() ? Answer.PASS : Answer.FAIL, told.words());
+                new FunctionTested(Checks.TOUCH, phase, told.works() ? Answer.PASS : Answer.FAIL, told.words());
         UUID commandId = Allowed.present("commandId", tried.commandId());
         return answers.of(journal.appendNow(jobId, commandId, fact, who, () -> {}), jobId, who);
     }

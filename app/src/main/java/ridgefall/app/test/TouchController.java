@@ -36,10 +36,12 @@ import ridgefall.app.sheet.QrSquares;
 import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.app.test.TouchVerdicts.Verdict;
 import ridgefall.core.gate.Course;
+import ridgefall.core.job.Checks;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.ProfileDocument.Area;
 import ridgefall.core.test.Look;
 import ridgefall.core.test.Looked;
+import ridgefall.core.test.ProvenBy;
 import ridgefall.core.test.TouchFinding;
 import ridgefall.core.test.TouchFinding.Weight;
 import ridgefall.core.test.TouchGrid;
@@ -174,7 +176,10 @@ class TouchController {
                 .orElse(course.profile().edge().widthMm()
                         / course.profile().edge().heightMm());
         return new TouchView(
-                course.next().filter(TouchController::byTheDevice).map(Step::id).orElse(null),
+                course.next()
+                        .filter(step -> ProvenBy.of(course.profile(), step).equals(Optional.of(ProvenBy.DEVICE)))
+                        .map(Step::id)
+                        .orElse(null),
                 proofs.newest(jobId)
                         .filter(it -> it.open(clock.instant()) && !TouchVerdicts.told(course, it))
                         .map(Proof::expiresAt)
@@ -202,7 +207,7 @@ class TouchController {
                         .map(one -> view(one, traces.values().iterator().next()))
                         .toList(),
                 looks(jobId, course),
-                course.next().flatMap(TouchVerdicts::asked).isPresent(),
+                course.next().flatMap(step -> Checks.tried(step, Checks.TOUCH)).isPresent(),
                 rigs.name().orElse(null),
                 verdict.works().orElse(null));
     }
@@ -232,12 +237,6 @@ class TouchController {
 
     private static boolean hasPen(Course course) {
         return Look.of(course.profile()).anyMatch(look -> look == Look.STYLUS);
-    }
-
-    /** Whether a step asks for what the device's own browser can tell. */
-    private static boolean byTheDevice(Step next) {
-        return TouchVerdicts.asked(next).isPresent()
-                || Stream.of(Look.values()).anyMatch(look -> look.asked(next).isPresent());
     }
 
     /** What was told of one task, as it was told. */

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import ridgefall.app.test.TouchProofs.LookTold;
 import ridgefall.core.gate.Course;
@@ -16,8 +15,6 @@ import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.Phase;
-import ridgefall.core.job.Step;
 import ridgefall.core.separate.SeparateFact.FrontOpened;
 import ridgefall.core.test.Looked;
 import ridgefall.core.test.TouchFinding;
@@ -30,9 +27,6 @@ import ridgefall.core.test.TouchTrace;
 /** What a job's newest touch proof says so far. */
 @Component
 class TouchVerdicts {
-    /** The function by the id that profiles use. */
-    static final String TOUCH = "touch";
-
     /** As long as a reason may be. */
     private static final int LONGEST = 200;
 
@@ -81,18 +75,11 @@ class TouchVerdicts {
         }
     }
 
-    /** When a step asks for the touch; empty for any other. */
-    static Optional<Phase> asked(Step step) {
-        return Stream.of(Phase.values())
-                .filter(phase -> Checks.functionStepId(phase, TOUCH).equals(step.id()))
-                .findFirst();
-    }
-
     /** Whether the touch was answered for since the proof was begun: by what it said, or by hand. */
     static boolean told(Course course, TouchProofs.Proof proof) {
         return JobState.effective(course.journal()).stream()
                 .filter(entry -> entry.fact() instanceof FunctionTested tested
-                        && tested.functionId().equals(TOUCH))
+                        && tested.functionId().equals(Checks.TOUCH))
                 .anyMatch(entry -> !entry.happenedAt().isBefore(proof.madeAt()));
     }
 

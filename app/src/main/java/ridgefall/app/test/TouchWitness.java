@@ -33,7 +33,7 @@ class TouchWitness implements Witness {
     public List<Hold> against(UUID jobId, Course here, Fact fact) {
         if (!(fact instanceof FunctionTested tested)
                 || tested.answer() != Answer.PASS
-                || !tested.functionId().equals(TouchVerdicts.TOUCH)) {
+                || !tested.functionId().equals(Checks.TOUCH)) {
             return List.of();
         }
         Verdict verdict = verdicts.of(jobId, here);
@@ -47,7 +47,7 @@ class TouchWitness implements Witness {
 
     @Override
     public Optional<Step.Choice> offers(UUID jobId, Course here, Step next) {
-        return TouchVerdicts.asked(next).flatMap(phase -> {
+        return Checks.tried(next, Checks.TOUCH).flatMap(phase -> {
             Verdict verdict = verdicts.of(jobId, here);
             return verdict.works()
                     .map(works -> works
@@ -57,6 +57,6 @@ class TouchWitness implements Witness {
     }
 
     private static FunctionTested told(Phase phase, Answer answer, Verdict verdict) {
-        return new FunctionTested(TouchVerdicts.TOUCH, phase, answer, verdict.says());
+        return new FunctionTested(Checks.TOUCH, phase, answer, verdict.says());
     }
 }

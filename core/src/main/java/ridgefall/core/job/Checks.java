@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Step.Ask;
@@ -29,6 +30,9 @@ public final class Checks {
 
     /** The clock of how long a primer may still be taped; what meets the ledge stops it. */
     public static final String OPEN_TIME = "PRIMER_OPEN";
+
+    /** The function that a device's own browser tells of, by the id that profiles use. */
+    public static final String TOUCH = "touch";
 
     /** The function that a meter watches, by the id that profiles use, and its clock. */
     public static final String CHARGE = "charge";
@@ -136,6 +140,13 @@ public final class Checks {
         return state.function(phase, function.id())
                 .filter(given -> given.answer() == Answer.FAIL)
                 .isPresent();
+    }
+
+    /** When a step tries a function; empty for any other step. */
+    public static Optional<Phase> tried(Step step, String functionId) {
+        return Stream.of(Phase.values())
+                .filter(phase -> functionStepId(phase, functionId).equals(step.id()))
+                .findFirst();
     }
 
     public static String functionStepId(Phase phase, String functionId) {

@@ -36,8 +36,6 @@ public enum Look {
 
     /** When a step asks for what it proves; empty for any other. */
     public Optional<Phase> asked(Step step) {
-        return Stream.of(Phase.values())
-                .filter(phase -> Checks.functionStepId(phase, functionId).equals(step.id()))
-                .findFirst();
+        return Checks.tried(step, functionId);
     }
 }

@@ -108,7 +108,18 @@ class SimulatedShopTest {
             Sign.SHARED_WORKS,
             Sign.SHARED_FAILS);
 
-    private record Truth(Complaint complaint, Map<Sign, Map<Nature, Double>> signs) {}
+    /** @param mending what a look that finds something wrong is followed by, where it is followed by anything */
+    private record Truth(Complaint complaint, Map<Sign, Map<Nature, Double>> signs, Map<String, Check> mending) {
+        static Truth of(Complaint complaint, Map<Sign, Map<Nature, Double>> signs) {
+            Map<String, Check> mending = new HashMap<>();
+            for (Check look : complaint.checks()) {
+                if (!look.mends()) {
+                    SimulatedShopTest.mending(complaint, look).ifPresent(cure -> mending.put(look.id(), cure));
+                }
+            }
+            return new Truth(complaint, signs, mending);
+        }
+    }
 
     private static double off(double chance, Random random) {
         double odds = Math.log(chance / (1 - chance)) + 0.5 * random.nextGaussian();
@@ -140,7 +151,7 @@ class SimulatedShopTest {
             UsualFaults.TABLE.seenIf(sign).forEach((nature, chance) -> by.put(nature, off(chance, random)));
             signs.put(sign, by);
         }
-        return new Truth(new Complaint(shipped.id(), shipped.words(), shipped.functions(), causes, checks), signs);
+        return Truth.of(new Complaint(shipped.id(), shipped.words(), shipped.functions(), causes, checks), signs);
     }
 
     private static Cause drawn(List<Cause> causes, Random random) {
@@ -270,7 +281,9 @@ class SimulatedShopTest {
                 return minutes;
             }
             if (!check.mends() && bad) {
-                mending(hidden.truth().complaint(), check).filter(left::remove).ifPresent(cure -> left.add(0, cure));
+                Optional.ofNullable(hidden.truth().mending().get(check.id()))
+                        .filter(left::remove)
+                        .ifPresent(cure -> left.add(0, cure));
             }
         }
         return minutes + FaultFinder.GIVEN_UP_MINUTES;

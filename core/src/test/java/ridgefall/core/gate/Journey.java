@@ -18,8 +18,8 @@ import ridgefall.core.carry.CopyFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.heat.HeatFact;
 import ridgefall.core.heat.HeatPlan;
-import ridgefall.core.heat.HeatPlanner;
 import ridgefall.core.heat.HeatQuestion;
+import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
@@ -58,7 +58,7 @@ public final class Journey {
             return heats.computeIfAbsent(question.profile().key(), key -> {
                 HeatQuestion cracked = new HeatQuestion(
                         question.profile(), FrontCondition.CRACKED, List.of(), List.of(), question.sources());
-                return cracked.planner(HeatPlanner.QUICK).ranked(question.sources());
+                return cracked.planner(WALKED_BENCHES).ranked(few(question.sources()));
             });
         }
 
@@ -77,6 +77,14 @@ public final class Journey {
             return laid(profile, rollsMm, patched);
         }
     };
+
+    /** Of each kind of source one, where the bench has these. */
+    private static List<HeatSource> few(List<HeatSource> sources) {
+        List<HeatSource> few = sources.stream()
+                .filter(source -> List.of("pad-1", "plate-1", "air-2").contains(source.id()))
+                .toList();
+        return few.isEmpty() ? sources : few;
+    }
 
     private static List<StripPlan> laid(DeviceProfile profile, List<Double> rollsMm, boolean patched) {
         return STRIPS.computeIfAbsent(

@@ -48,10 +48,15 @@ class AnyDeviceTest {
     private static final StationRoom STRIP = new StripStation();
     private static final StationRoom TEST = new TestStation();
 
+    /** The same few at every build; {@code ./ridgefall bench} makes more, by a seed of its own. */
+    private static final long SEED = Long.getLong("ridgefall.seed", 23);
+
+    private static final int MADE = Integer.getInteger("ridgefall.made", 120);
+
     static Stream<DeviceProfile> devices() {
         Stream<ProfileDocument> shipped =
                 ShippedBook.documents().flatMap(d -> d.variants().isEmpty() ? Stream.of(d) : Stream.of(d, merged(d)));
-        return Stream.concat(shipped, RandomDevice.thatComeApart(23, 400)).map(d -> DeviceProfile.of(d, 1, null));
+        return Stream.concat(shipped, RandomDevice.thatComeApart(SEED, MADE)).map(d -> DeviceProfile.of(d, 1, null));
     }
 
     private static ProfileDocument merged(ProfileDocument d) {
