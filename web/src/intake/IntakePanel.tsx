@@ -43,8 +43,8 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
   const provable = job.nextProvenBy === "DEVICE";
   const marks = edge?.marks ?? [];
   const { board } = job;
-  if (proving && provable && touch) {
-    return (
+  if (proving && provable) {
+    return touch ? (
       <TouchPanel
         job={job}
         touch={touch}
@@ -57,6 +57,8 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
           </div>
         }
       />
+    ) : (
+      <p className="p-8 text-xl">…</p>
     );
   }
   return (

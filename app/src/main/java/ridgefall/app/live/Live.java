@@ -23,8 +23,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells every open screen which job changed, and what of the whole bench changed with it. What one node appends reaches the screens of all nodes by LISTEN/NOTIFY, and
- * within seconds by the mark where a notice was lost.
+ * Tells every open screen which job changed, and what of the whole bench changed with it. What one node appends reaches the
+ * screens of all nodes by LISTEN/NOTIFY, and within seconds by the mark where a notice was lost.
  * After a gap (database away) every screen is told to look again at everything.
  */
 @RestController
