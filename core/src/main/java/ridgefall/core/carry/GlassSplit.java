@@ -165,13 +165,31 @@ public record GlassSplit(
         return IntStream.range(0, (int) Math.round(way / STROKE_MM))
                 .mapToObj(i -> {
                     double at = (i + 0.5) * STROKE_MM;
-                    Coordinate[] wire = wire(box, entry, at);
-                    return new Stroke(
-                            at,
-                            bond.intersection(bond.getFactory().createLineString(wire))
-                                    .getLength());
+                    return new Stroke(at, chordMm(bond.getCoordinates(), wire(box, entry, at), across));
                 })
                 .toList();
+    }
+
+    /** How much of a wire lies between crossings of a ring: a wire goes straight along one of the axes. */
+    private static double chordMm(Coordinate[] ring, Coordinate[] wire, boolean upright) {
+        double level = upright ? wire[0].x : wire[0].y;
+        double[] crossings = IntStream.range(1, ring.length)
+                .filter(i -> (off(ring[i - 1], upright) < level) != (off(ring[i], upright) < level))
+                .mapToDouble(i -> {
+                    double before = off(ring[i - 1], upright);
+                    double share = (level - before) / (off(ring[i], upright) - before);
+                    double from = off(ring[i - 1], !upright);
+                    return from + share * (off(ring[i], !upright) - from);
+                })
+                .sorted()
+                .toArray();
+        return IntStream.range(0, crossings.length)
+                .mapToDouble(i -> i % 2 == 0 ? -crossings[i] : crossings[i])
+                .sum();
+    }
+
+    private static double off(Coordinate at, boolean x) {
+        return x ? at.x : at.y;
     }
 
     /** The face that is bonded: all within the border. */

@@ -47,12 +47,18 @@ record FaultFinder(List<Check> checks, double reachMinutes) {
     private static final int SOUND = 2;
 
     private final class Search {
-        private final String[] causes;
         private final double[] weights;
+        /** How likely each check finds something bad with each cause, by check and cause. */
+        private final double[][] badIf;
+
         private final double[] known;
 
         Search(Belief belief) {
-            causes = belief.of().keySet().toArray(String[]::new);
+            badIf = checks.stream()
+                    .map(check -> belief.of().keySet().stream()
+                            .mapToDouble(check.badIf()::get)
+                            .toArray())
+                    .toArray(double[][]::new);
             known = new double[(int) Math.pow(3, checks.size())];
             Arrays.fill(known, Double.NaN);
             weights = belief.of().values().stream()
@@ -83,8 +89,8 @@ record FaultFinder(List<Check> checks, double reachMinutes) {
             Check check = checks.get(i);
             boolean reaches = !check.closed() && reachMinutes > 0 && notReached(answers);
             double minutes = (check.minutes() + (reaches ? reachMinutes : 0)) * sum(now);
-            minutes += best(answered(answers, i, BAD), given(check, now, true));
-            return check.mends() ? minutes : minutes + best(answered(answers, i, SOUND), given(check, now, false));
+            minutes += best(answered(answers, i, BAD), given(badIf[i], now, true));
+            return check.mends() ? minutes : minutes + best(answered(answers, i, SOUND), given(badIf[i], now, false));
         }
 
         private boolean notReached(int[] answers) {
@@ -96,11 +102,10 @@ record FaultFinder(List<Check> checks, double reachMinutes) {
             return true;
         }
 
-        private double[] given(Check check, double[] now, boolean bad) {
+        private static double[] given(double[] badIf, double[] now, boolean bad) {
             double[] then = new double[now.length];
             for (int c = 0; c < now.length; c++) {
-                double chance = check.badIf().get(causes[c]);
-                then[c] = now[c] * (bad ? chance : 1 - chance);
+                then[c] = now[c] * (bad ? badIf[c] : 1 - badIf[c]);
             }
             return then;
         }

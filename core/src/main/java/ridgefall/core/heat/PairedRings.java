@@ -16,6 +16,10 @@ final class PairedRings {
 
     private final double[] inverseFB;
     private final double[] inverseBB;
+    /** How a pair answers to a kelvin of the one before it, and of the next: frame to frame, to back, and so on. */
+    private final double[][] onward = new double[4][];
+
+    private final double[][] backward = new double[4][];
     /** How all answer to a kelvin of the last frame, and of the last back. */
     private final double[][] closing = new double[2][];
 
@@ -32,6 +36,8 @@ final class PairedRings {
         inverseFB = new double[n];
         inverseBB = new double[n];
         Arrays.setAll(closing, i -> new double[2 * n]);
+        Arrays.setAll(onward, i -> new double[n]);
+        Arrays.setAll(backward, i -> new double[n]);
     }
 
     /**
@@ -54,6 +60,8 @@ final class PairedRings {
             inverseFF[i] = bb / determinant;
             inverseBB[i] = ff / determinant;
             inverseFB[i] = -fb / determinant;
+            answer(onward, i, (i + n - 1) % n);
+            answer(backward, i, i);
         }
         for (int c = 0; c < 2; c++) {
             double[] along = c == 0 ? frameAlong : backAlong;
@@ -73,23 +81,32 @@ final class PairedRings {
         return along[n - 1] * x[ring * n] + along[n - 2] * x[ring * n + n - 2];
     }
 
+    private void answer(double[][] answers, int pair, int joint) {
+        answers[0][pair] = inverseFF[pair] * frameAlong[joint];
+        answers[1][pair] = inverseFB[pair] * backAlong[joint];
+        answers[2][pair] = inverseFB[pair] * frameAlong[joint];
+        answers[3][pair] = inverseBB[pair] * backAlong[joint];
+    }
+
+    /** Each pair by itself, then what goes on from one to the next: a short way, as each waits for the one before it. */
     private void open(double[] x) {
         for (int i = 0; i < n - 1; i++) {
             double f = x[i];
             double b = x[n + i];
-            if (i > 0) {
-                f += frameAlong[i - 1] * x[i - 1];
-                b += backAlong[i - 1] * x[n + i - 1];
-            }
             x[i] = inverseFF[i] * f + inverseFB[i] * b;
             x[n + i] = inverseFB[i] * f + inverseBB[i] * b;
         }
-        for (int i = n - 3; i >= 0; i--) {
-            double f = frameAlong[i] * x[i + 1];
-            double b = backAlong[i] * x[n + i + 1];
-            x[i] += inverseFF[i] * f + inverseFB[i] * b;
-            x[n + i] += inverseFB[i] * f + inverseBB[i] * b;
+        for (int i = 1; i < n - 1; i++) {
+            bring(x, i, onward, x[i - 1], x[n + i - 1]);
         }
+        for (int i = n - 3; i >= 0; i--) {
+            bring(x, i, backward, x[i + 1], x[n + i + 1]);
+        }
+    }
+
+    private void bring(double[] x, int pair, double[][] answers, double frameK, double backK) {
+        x[pair] += answers[0][pair] * frameK + answers[1][pair] * backK;
+        x[n + pair] += answers[2][pair] * frameK + answers[3][pair] * backK;
     }
 
     /** In place. */

@@ -25,107 +25,153 @@ final class PanelStage {
     private final double perS;
     private final int centreCells;
 
-    /** What holds each cell of a column, and of a strip, to what it was: C/δ. */
+    /** What holds each cell of a column, each frame and back, and each cell of a strip to what it was: C/δ. */
     private final double[] beforeWPerK;
 
+    private final double[] ringsBeforeWPerK;
     private final double[] stripBeforeWPerK;
+
+    /** What a piece's strips are tied to of the centre, W/K: by group of it, and cell of {@link #TIED_TO}. */
+    private final double[][][] tied = new double[GROUPS][][];
+    /** From the last cells of a piece's strips into its part of the back, W/K. */
+    private final double[][] tiedToBack = new double[STRIPS][];
+    /** What a piece's strips are, but for what the front faces: by row, column and piece. */
+    private final double[][][] facelessStrips;
 
     // From here on with the front as it is exposed.
     private Exposure exposure;
     private final double[] faceW;
-    private final double[][] stripFaceW = new double[STRIPS][];
+    private final double[][] stripFaceW;
+    private final double[] sideW;
     private double centreFaceW;
-    /** Of each column, from the ledge out to its face: 1/pivot, and what of a cell's right side goes on to the next. */
-    private final double[] inverse;
-
-    private final double[] carried;
+    private final BorderColumns columns;
+    /** From each of the cells of a column's glass. */
     private final double[] tieWPerK;
     /** How a column answers to a kelvin of its strip's glass, and to a watt into its last cell. */
-    private final double[] toStrip;
+    private final double[][] toStrip;
 
-    private final double[] toLedge;
-    /** The inverse of what is left of the strips of a piece, row by row. */
-    private final double[][] strips = new double[INBOARD * INBOARD][];
-    /** What a piece's strips are tied to of the centre, W/K: by cell of theirs and group of its. */
-    private final double[][][] tied = new double[INBOARD][GROUPS][];
-    /** How strips answer to a kelvin of a group of the centre. */
-    private final double[][][] toGroup = new double[INBOARD][GROUPS][];
+    private final double[][] toLedge;
+    /** The inverse of what is left of the strips of a piece, by row, column and piece. */
+    private final double[][][] strips;
+    /** How strips answer to a kelvin of a group of the centre, and of their part of the back. */
+    private final double[][][] toGroup;
+
+    private final double[][] toBack;
     /** How a kelvin of the frame gets to a strip's outer glass, W/K. */
     private final double[] rimToStrip;
-    /** From the last cells of a piece's strips into its part of the back, W/K; and how strips answer to a kelvin of it. */
-    private final double[][] tiedToBack = new double[STRIPS][];
-
-    private final double[][] toBack = new double[INBOARD][];
 
     /** What a kelvin of a group brings into frames and backs, and how these answer: frames first. */
-    private final double[][] pull = new double[GROUPS][];
+    private final double[][] pull;
 
-    private final double[][] drawn = new double[GROUPS][];
+    private final double[][] drawn;
     private final double[] rimDiagonal;
     private final double[] backDiagonal;
     private final double[] between;
     private final PairedRings rings;
-    private final double[][] centreFactor;
+    private final double[][] left;
+    private final Skyline centreFactor;
     private final double[] held;
-    private final double[] answered;
-    private final double[][] right = new double[INBOARD][];
-    private final double[] column;
-    private final double[][] strip = new double[INBOARD][];
+    private final double[] stripsHeld;
+    private final double[] ledge;
+    private final double[][] column;
+    private final double[][] strip;
     private final double[] rim;
+    private final double[] back;
     private final double[] centre;
+    private final double[] groups = new double[GROUPS];
 
     PanelStage(PanelNetwork net, double deltaS) {
         this.net = net;
         this.pieces = net.pieces;
         this.perS = 1 / deltaS;
         this.centreCells = net.centreCells;
-        beforeWPerK = times(net.columnJPerK, perS);
-        stripBeforeWPerK = times(net.stripJPerK, perS);
+        beforeWPerK = Rows.times(net.columnJPerK, perS);
+        stripBeforeWPerK = Rows.times(net.stripJPerK, perS);
+        ringsBeforeWPerK = Arrays.copyOf(Rows.times(net.rimJPerK, perS), 2 * pieces);
+        Rows.addTimes(ringsBeforeWPerK, pieces, net.backJPerK, perS);
+        facelessStrips = new double[INBOARD][INBOARD][pieces];
         faceW = new double[pieces];
-        inverse = new double[COLUMN * pieces];
-        carried = new double[COLUMN * pieces];
+        stripFaceW = new double[STRIPS][pieces];
+        sideW = new double[pieces];
+        columns = new BorderColumns(net);
         tieWPerK = new double[pieces];
-        toStrip = new double[COLUMN * pieces];
-        toLedge = new double[COLUMN * pieces];
+        toStrip = new double[COLUMN][pieces];
+        toLedge = new double[COLUMN][pieces];
+        strips = new double[INBOARD][INBOARD][pieces];
+        toGroup = new double[INBOARD][GROUPS][pieces];
+        toBack = new double[INBOARD][pieces];
         rimToStrip = new double[pieces];
+        pull = new double[GROUPS][2 * pieces];
+        drawn = new double[GROUPS][2 * pieces];
         rimDiagonal = new double[pieces];
         backDiagonal = new double[pieces];
         between = new double[pieces];
         rings = new PairedRings(net.alongWPerK, net.backAlongWPerK);
-        centreFactor = new double[centreCells][centreCells];
+        left = new double[centreCells][centreCells];
+        centreFactor = new Skyline(centreCells);
         held = new double[COLUMN * pieces];
-        answered = new double[pieces];
-        column = new double[COLUMN * pieces];
+        stripsHeld = new double[INBOARD * pieces];
+        ledge = new double[pieces];
+        column = new double[COLUMN][pieces];
+        strip = new double[INBOARD][pieces];
         rim = new double[2 * pieces];
+        back = new double[pieces];
         centre = new double[centreCells];
-        for (double[][] rows : new double[][][] {stripFaceW, strips, strip, right, tiedToBack, toBack}) {
-            Arrays.setAll(rows, row -> new double[pieces]);
-        }
-        Arrays.setAll(pull, g -> new double[2 * pieces]);
-        Arrays.setAll(drawn, g -> new double[2 * pieces]);
-        for (int a = 0; a < INBOARD; a++) {
-            Arrays.setAll(tied[a], g -> new double[pieces]);
-            Arrays.setAll(toGroup[a], g -> new double[pieces]);
-        }
         tieStrips();
-    }
-
-    private static double[] times(double[] values, double factor) {
-        return Arrays.stream(values).map(value -> value * factor).toArray();
+        joinStrips();
     }
 
     /** The last strip to the glass and the panel of the centre; every strip to battery and its part of the back. */
     private void tieStrips() {
-        int last = (STRIPS - 1) * STRIP;
-        for (int i = 0; i < pieces; i++) {
-            tied[last][0][i] = net.onwardWPerK(STRIPS - 1, i, net.glassSquareWPerK);
-            tied[last + 1][1][i] = net.onwardWPerK(STRIPS - 1, i, net.halfPanelSquareWPerK);
-            tied[last + 2][2][i] = net.onwardWPerK(STRIPS - 1, i, net.halfPanelSquareWPerK);
-            for (int s = 0; s < STRIPS; s++) {
-                tied[s * STRIP + 2][3][i] = net.toBatteryWPerM2K * net.stripM2[s][i];
-                tiedToBack[s][i] = net.toBackWPerM2K * net.stripM2[s][i];
+        int last = STRIPS - 1;
+        tied[0] = new double[][] {onward(last, net.glassSquareWPerK)};
+        tied[1] = new double[][] {onward(last, net.halfPanelSquareWPerK)};
+        tied[2] = tied[1];
+        tied[3] = new double[STRIPS][];
+        tied[4] = new double[0][];
+        for (int s = 0; s < STRIPS; s++) {
+            tied[3][s] = Rows.times(net.stripM2[s], net.toBatteryWPerM2K);
+            tiedToBack[s] = Rows.times(net.stripM2[s], net.toBackWPerM2K);
+        }
+    }
+
+    private double[] onward(int strip, double squareWPerK) {
+        double[] wPerK = new double[pieces];
+        Arrays.setAll(wPerK, i -> net.onwardWPerK(strip, i, squareWPerK));
+        return wPerK;
+    }
+
+    private void joinStrips() {
+        for (int a = 0; a < INBOARD; a++) {
+            System.arraycopy(stripBeforeWPerK, a * pieces, facelessStrips[a][a], 0, pieces);
+        }
+        for (int g = 0; g < GROUPS; g++) {
+            for (int t = 0; t < TIED_TO[g].length; t++) {
+                int a = TIED_TO[g][t];
+                Rows.addTimes(facelessStrips[a][a], 0, tied[g][t], 1);
             }
         }
+        for (int s = 0; s < STRIPS; s++) {
+            int first = s * STRIP;
+            int lowest = first + STRIP - 1;
+            Rows.addTimes(facelessStrips[lowest][lowest], 0, tiedToBack[s], 1);
+            for (int k = 0; k + 1 < STRIP; k++) {
+                join(first + k, first + k + 1, Rows.times(net.stripM2[s], net.stripDownWPerM2K[k]));
+            }
+            if (s + 1 < STRIPS) {
+                join(first, first + STRIP, onward(s, net.glassSquareWPerK));
+                for (int k = 1; k < STRIP; k++) {
+                    join(first + k, first + STRIP + k, onward(s, net.halfPanelSquareWPerK));
+                }
+            }
+        }
+    }
+
+    private void join(int a, int b, double[] wPerK) {
+        Rows.addTimes(facelessStrips[a][a], 0, wPerK, 1);
+        Rows.addTimes(facelessStrips[b][b], 0, wPerK, 1);
+        Rows.addTimes(facelessStrips[a][b], 0, wPerK, -1);
+        Rows.addTimes(facelessStrips[b][a], 0, wPerK, -1);
     }
 
     /** Whether it is factored for what transfers like this. */
@@ -143,227 +189,175 @@ final class PanelStage {
         centreFaceW = net.facing(exposure.centreWPerM2K(), net.centreM2);
         for (int i = 0; i < pieces; i++) {
             faceW[i] = net.facing(exposure.borderWPerM2K()[i], net.faceM2[i]);
-            tieWPerK[i] = net.borderTieWPerK(i, exposure.stripWPerM2K(0, i));
+            tieWPerK[i] = net.borderTieWPerK(i, exposure.stripWPerM2K(0, i)) / GLASS;
+            sideW[i] = exposure.sideWPerM2K(i) * net.sideM2[i];
             for (int s = 0; s < STRIPS; s++) {
                 stripFaceW[s][i] = net.facingStrip(exposure.stripWPerM2K(s, i), net.stripM2[s][i]);
             }
         }
         factorColumns();
         factorStrips();
-        rings.factor(rimDiagonal, backDiagonal, between);
-        for (int g = 0; g < GROUPS; g++) {
-            System.arraycopy(pull[g], 0, drawn[g], 0, 2 * pieces);
-            rings.solve(drawn[g]);
-        }
+        answerGroups();
+        factorRings();
         factorCentre();
     }
 
     private void factorColumns() {
         int n = pieces;
-        for (int k = COLUMN - 1; k >= 0; k--) {
-            for (int i = 0; i < n; i++) {
-                int at = k * n + i;
-                double diagonal = beforeWPerK[at]
-                        + (k > 0 ? net.columnWPerK[at - n] : faceW[i])
-                        + (k < COLUMN - 1 ? net.columnWPerK[at] : net.ledgeToRimWPerK[i])
-                        + (k < GLASS ? tieWPerK[i] / GLASS : 0);
-                if (k < COLUMN - 1) {
-                    carried[at] = net.columnWPerK[at] * inverse[at + n];
-                    diagonal -= net.columnWPerK[at] * carried[at];
-                }
-                inverse[at] = 1 / diagonal;
-            }
-        }
-        Arrays.fill(toStrip, 0);
+        int last = COLUMN - 1;
+        double[][] besides = Rows.cut(beforeWPerK, n);
         for (int k = 0; k < GLASS; k++) {
-            for (int i = 0; i < n; i++) {
-                toStrip[k * n + i] = tieWPerK[i] / GLASS;
-            }
+            Rows.addTimes(besides[k], 0, tieWPerK, 1);
         }
-        eliminate(toStrip);
-        Arrays.fill(toLedge, 0);
-        Arrays.fill(toLedge, (COLUMN - 1) * n, COLUMN * n, 1);
-        eliminate(toLedge);
+        Rows.addTimes(besides[last], 0, net.ledgeToRimWPerK, 1);
+        columns.factor(besides);
+        columns.face(faceW);
+        Arrays.fill(held, 0);
+        for (int k = 0; k < GLASS; k++) {
+            System.arraycopy(tieWPerK, 0, held, k * n, n);
+        }
+        columns.solve(held, toStrip);
+        Arrays.fill(held, 0);
+        Arrays.fill(held, last * n, COLUMN * n, 1);
+        columns.solve(held, toLedge);
+        Rows.product(rimToStrip, net.ledgeToRimWPerK, toStrip[last], 0);
     }
 
-    /** Solves all columns in place. Most of a plan's time is spent here: what it reads is at hand, not looked up. */
-    private void eliminate(double[] x) {
-        int n = pieces;
-        double[] passed = carried;
-        double[] pivot = inverse;
-        double[] wPerK = net.columnWPerK;
-        for (int at = (COLUMN - 1) * n - 1; at >= 0; at--) {
-            x[at] += passed[at] * x[at + n];
-        }
-        for (int i = 0; i < n; i++) {
-            x[i] *= pivot[i];
-        }
-        for (int before = 0, at = n; at < COLUMN * n; before++, at++) {
-            x[at] = (x[at] + wPerK[before] * x[before]) * pivot[at];
-        }
-    }
-
-    /** What is left of a piece's strips once its column is eliminated, inverted; and what that makes of frame and centre. */
+    /** What is left of a piece's strips once its column is eliminated, inverted. */
     private void factorStrips() {
-        int n = pieces;
-        int ledge = (COLUMN - 1) * n;
-        double[][] matrix = new double[INBOARD][INBOARD];
-        for (int i = 0; i < n; i++) {
-            stripMatrix(i, matrix);
-            invert(matrix);
-            for (int a = 0; a < INBOARD; a++) {
-                for (int b = 0; b < INBOARD; b++) {
-                    strips[a * INBOARD + b][i] = matrix[a][b];
-                }
+        for (int a = 0; a < INBOARD; a++) {
+            for (int b = 0; b < INBOARD; b++) {
+                System.arraycopy(facelessStrips[a][b], 0, strips[a][b], 0, pieces);
             }
-            double tie = net.ledgeToRimWPerK[i];
-            rimToStrip[i] = tie * toStrip[ledge + i];
-            for (int g = 0; g < GROUPS; g++) {
-                for (int a = 0; a < INBOARD; a++) {
-                    double answer = 0;
-                    for (int b : TIED_TO[g]) {
-                        answer += matrix[a][b] * tied[b][g][i];
+        }
+        for (int s = 0; s < STRIPS; s++) {
+            Rows.addTimes(strips[s * STRIP][s * STRIP], 0, stripFaceW[s], 1);
+        }
+        // The border's glass, of which the column has been eliminated.
+        double[] outer = strips[0][0];
+        for (int k = 0; k < GLASS; k++) {
+            for (int i = 0; i < pieces; i++) {
+                outer[i] += tieWPerK[i] * (1 - toStrip[k][i]);
+            }
+        }
+        invert(strips);
+    }
+
+    /** In place, of all pieces at once; positive definite, so that no pivot is nought. */
+    private static void invert(double[][][] m) {
+        int n = m[0][0].length;
+        double[] factor = new double[n];
+        for (int k = 0; k < m.length; k++) {
+            double[][] row = m[k];
+            for (int i = 0; i < n; i++) {
+                factor[i] = 1 / row[k][i];
+            }
+            Arrays.fill(row[k], 1);
+            for (double[] cell : row) {
+                Rows.product(cell, factor, cell, 0);
+            }
+            for (double[][] other : m) {
+                if (other != row) {
+                    for (int i = 0; i < n; i++) {
+                        factor[i] = -other[k][i];
                     }
-                    toGroup[a][g][i] = answer;
+                    Arrays.fill(other[k], 0);
+                    for (int j = 0; j < m.length; j++) {
+                        Rows.addProduct(other[j], 0, factor, row[j]);
+                    }
                 }
-                pull[g][i] = rimToStrip[i] * toGroup[0][g][i];
-                double intoBack = g == GROUPS - 1 ? net.backInwardsWPerK[i] : 0;
-                for (int s = 0; s < STRIPS; s++) {
-                    intoBack += tiedToBack[s][i] * toGroup[s * STRIP + STRIP - 1][g][i];
-                }
-                pull[g][n + i] = intoBack;
             }
+        }
+    }
+
+    /** How strips answer to the centre and to the back, and what that brings into frames and backs. */
+    private void answerGroups() {
+        int n = pieces;
+        for (int a = 0; a < INBOARD; a++) {
+            Arrays.fill(toBack[a], 0);
+            for (int s = 0; s < STRIPS; s++) {
+                Rows.addProduct(toBack[a], 0, strips[a][s * STRIP + STRIP - 1], tiedToBack[s]);
+            }
+            for (int g = 0; g < GROUPS; g++) {
+                double[] answer = toGroup[a][g];
+                Arrays.fill(answer, 0);
+                for (int t = 0; t < TIED_TO[g].length; t++) {
+                    Rows.addProduct(answer, 0, strips[a][TIED_TO[g][t]], tied[g][t]);
+                }
+            }
+        }
+        for (int g = 0; g < GROUPS; g++) {
+            Arrays.fill(pull[g], 0);
+            Rows.addProduct(pull[g], 0, rimToStrip, toGroup[0][g]);
+            for (int s = 0; s < STRIPS; s++) {
+                Rows.addProduct(pull[g], n, tiedToBack[s], toGroup[s * STRIP + STRIP - 1][g]);
+            }
+        }
+        Rows.addTimes(pull[GROUPS - 1], n, net.backInwardsWPerK, 1);
+    }
+
+    private void factorRings() {
+        int n = pieces;
+        for (int i = 0; i < n; i++) {
             double backThrough = 0;
-            for (int a = 0; a < INBOARD; a++) {
-                double answer = 0;
-                for (int s = 0; s < STRIPS; s++) {
-                    answer += matrix[a][s * STRIP + STRIP - 1] * tiedToBack[s][i];
-                }
-                toBack[a][i] = answer;
-            }
             for (int s = 0; s < STRIPS; s++) {
                 backThrough += tiedToBack[s][i] * (1 - toBack[s * STRIP + STRIP - 1][i]);
             }
             between[i] = net.rimToBackWPerK[i] + rimToStrip[i] * toBack[0][i];
-            backDiagonal[i] = net.backJPerK[i] * perS
+            backDiagonal[i] = ringsBeforeWPerK[n + i]
                     + net.backLossWPerK[i]
                     + net.rimToBackWPerK[i]
                     + net.backInwardsWPerK[i]
                     + net.backAlongWPerK[i]
                     + net.backAlongWPerK[(i + n - 1) % n]
                     + backThrough;
-            double side = exposure.sideWPerM2K(i) * net.sideM2[i];
-            rimDiagonal[i] = net.rimJPerK[i] * perS
-                    + tie
-                    - tie * tie * toLedge[ledge + i]
-                    - rimToStrip[i] * rimToStrip[i] * matrix[0][0]
+            double tie = net.ledgeToRimWPerK[i];
+            rimDiagonal[i] = ringsBeforeWPerK[i]
+                    + tie * (1 - tie * toLedge[COLUMN - 1][i])
+                    - rimToStrip[i] * rimToStrip[i] * strips[0][0][i]
                     + net.alongWPerK[i]
                     + net.alongWPerK[(i + n - 1) % n]
                     + net.rimToBackWPerK[i]
                     + net.rimLossWPerK[i]
-                    + side;
+                    + sideW[i];
+        }
+        rings.factor(rimDiagonal, backDiagonal, between);
+        for (int g = 0; g < GROUPS; g++) {
+            System.arraycopy(pull[g], 0, drawn[g], 0, 2 * n);
+            rings.solve(drawn[g]);
         }
     }
 
-    private void stripMatrix(int i, double[][] matrix) {
-        int n = pieces;
-        for (double[] row : matrix) {
-            Arrays.fill(row, 0);
-        }
-        for (int a = 0; a < INBOARD; a++) {
-            matrix[a][a] = stripBeforeWPerK[a * n + i];
-            for (int g = 0; g < GROUPS; g++) {
-                matrix[a][a] += tied[a][g][i];
-            }
-        }
-        for (int s = 0; s < STRIPS; s++) {
-            matrix[s * STRIP + STRIP - 1][s * STRIP + STRIP - 1] += tiedToBack[s][i];
-        }
-        for (int s = 0; s < STRIPS; s++) {
-            int first = s * STRIP;
-            matrix[first][first] += stripFaceW[s][i];
-            for (int k = 0; k + 1 < STRIP; k++) {
-                join(matrix, first + k, first + k + 1, net.stripDownWPerM2K[k] * net.stripM2[s][i]);
-            }
-            if (s + 1 < STRIPS) {
-                join(matrix, first, first + STRIP, net.onwardWPerK(s, i, net.glassSquareWPerK));
-                for (int k = 1; k < STRIP; k++) {
-                    join(matrix, first + k, first + STRIP + k, net.onwardWPerK(s, i, net.halfPanelSquareWPerK));
-                }
-            }
-        }
-        // The border's glass, of which the column has been eliminated.
-        matrix[0][0] += tieWPerK[i];
-        for (int k = 0; k < GLASS; k++) {
-            matrix[0][0] -= tieWPerK[i] / GLASS * toStrip[k * n + i];
-        }
-    }
-
-    private static void join(double[][] matrix, int a, int b, double wPerK) {
-        matrix[a][a] += wPerK;
-        matrix[b][b] += wPerK;
-        matrix[a][b] -= wPerK;
-        matrix[b][a] -= wPerK;
-    }
-
-    /** In place; positive definite, so that no pivot is nought. */
-    private static void invert(double[][] m) {
-        for (int k = 0; k < m.length; k++) {
-            double pivot = 1 / m[k][k];
-            m[k][k] = 1;
-            for (int j = 0; j < m.length; j++) {
-                m[k][j] *= pivot;
-            }
-            for (int i = 0; i < m.length; i++) {
-                if (i != k) {
-                    double factor = m[i][k];
-                    m[i][k] = 0;
-                    for (int j = 0; j < m.length; j++) {
-                        m[i][j] -= factor * m[k][j];
-                    }
-                }
-            }
-        }
-    }
-
-    /** What is left for the centre once pieces and ring are eliminated, in Cholesky factors. */
+    /** What is left for the centre once pieces and ring are eliminated. */
     private void factorCentre() {
         int m = centreCells;
         for (int a = 0; a < m; a++) {
-            System.arraycopy(net.centreWPerK[a], 0, centreFactor[a], 0, m);
-            centreFactor[a][a] += net.centreJPerK[a] * perS;
+            System.arraycopy(net.centreWPerK[a], 0, left[a], 0, m);
+            left[a][a] += net.centreJPerK[a] * perS;
         }
-        centreFactor[0][0] += centreFaceW;
+        left[0][0] += centreFaceW;
         for (int g = 0; g < GROUPS; g++) {
             double own = 0;
-            for (int a : TIED_TO[g]) {
-                own += PanelNetwork.sum(tied[a][g]);
+            for (double[] tie : tied[g]) {
+                own += PanelNetwork.sum(tie);
             }
             own += g == GROUPS - 1 ? PanelNetwork.sum(net.backInwardsWPerK) : 0;
             int cells = PanelNetwork.groupCells(g);
             for (int k = 0; k < cells; k++) {
-                centreFactor[net.groupFrom(g) + k][net.groupFrom(g) + k] += own / cells;
+                left[net.groupFrom(g) + k][net.groupFrom(g) + k] += own / cells;
             }
             for (int h = 0; h <= g; h++) {
                 spread(g, h, through(g, h));
             }
         }
-        for (int a = 0; a < m; a++) {
-            for (int b = 0; b <= a; b++) {
-                double value = centreFactor[a][b];
-                for (int k = 0; k < b; k++) {
-                    value -= centreFactor[a][k] * centreFactor[b][k];
-                }
-                centreFactor[a][b] = a == b ? Math.sqrt(value) : value / centreFactor[b][b];
-            }
-        }
+        centreFactor.factor(left);
     }
 
     /** How one group of the centre is joined to another through strips and frames. */
     private double through(int g, int h) {
-        double through = dot(pull[g], drawn[h]);
-        for (int a : TIED_TO[g]) {
-            through += dot(tied[a][g], toGroup[a][h]);
+        double through = Rows.dot(pull[g], drawn[h]);
+        for (int t = 0; t < TIED_TO[g].length; t++) {
+            through += Rows.dot(tied[g][t], toGroup[TIED_TO[g][t]][h]);
         }
         return through;
     }
@@ -375,7 +369,7 @@ final class PanelStage {
             for (int b = 0; b < PanelNetwork.groupCells(h); b++) {
                 int row = net.groupFrom(g) + a;
                 int at = net.groupFrom(h) + b;
-                centreFactor[Math.max(row, at)][Math.min(row, at)] -= g == h && row != at && a < b ? 0 : each;
+                left[Math.max(row, at)][Math.min(row, at)] -= g == h && row != at && a < b ? 0 : each;
             }
         }
     }
@@ -399,146 +393,112 @@ final class PanelStage {
     void solve(double[] from, double[] to) {
         int n = pieces;
         int rimAt = COLUMN * n;
-        int backAt = rimAt + n;
-        int stripsAt = backAt + n;
+        int stripsAt = rimAt + 2 * n;
         int centreAt = stripsAt + INBOARD * n;
-        hold(from);
-        eliminateStrips(from, stripsAt);
-        int ledge = (COLUMN - 1) * n;
-        Arrays.fill(answered, 0);
-        addProducts(answered, toLedge, held);
-        for (int i = 0; i < n; i++) {
-            rim[i] = net.rimJPerK[i] * perS * from[rimAt + i]
-                    + exposure.sideWPerM2K(i) * net.sideM2[i] * exposure.sideRiseK()
-                    + net.ledgeToRimWPerK[i] * answered[i]
-                    + rimToStrip[i] * strip[0][i];
-            double back = net.backJPerK[i] * perS * from[backAt + i];
+        hold(from, stripsAt);
+        for (int a = 0; a < INBOARD; a++) {
+            Arrays.fill(strip[a], 0);
             for (int s = 0; s < STRIPS; s++) {
-                back += tiedToBack[s][i] * strip[s * STRIP + STRIP - 1][i];
+                addStrip(strip[a], strips[a], s);
             }
-            rim[n + i] = back;
         }
+        holdRings(from, rimAt);
         rings.solve(rim);
         for (int k = 0; k < centreCells; k++) {
             centre[k] = net.centreJPerK[k] * perS * from[centreAt + k];
         }
         centre[0] += centreFaceW * exposure.centreRiseK();
         for (int g = 0; g < GROUPS; g++) {
-            double watts = dot(pull[g], rim);
-            for (int a : TIED_TO[g]) {
-                watts += dot(tied[a][g], strip[a]);
+            double watts = Rows.dot(pull[g], rim);
+            for (int t = 0; t < TIED_TO[g].length; t++) {
+                watts += Rows.dot(tied[g][t], strip[TIED_TO[g][t]]);
             }
             intoGroup(g, watts);
         }
-        solveCentre();
+        centreFactor.solve(centre);
         System.arraycopy(centre, 0, to, centreAt, centreCells);
-        for (int g = 0; g < GROUPS; g++) {
-            double kelvin = group(g);
-            for (int i = 0; i < 2 * n; i++) {
-                rim[i] += drawn[g][i] * kelvin;
-            }
-        }
+        Arrays.setAll(groups, this::group);
+        addGroups(rim, drawn);
         System.arraycopy(rim, 0, to, rimAt, 2 * n);
+        System.arraycopy(rim, n, back, 0, n);
+        Rows.product(ledge, rimToStrip, rim, 0);
         for (int a = 0; a < INBOARD; a++) {
-            double[] own = strip[a];
-            double[] byGlass = strips[a * INBOARD];
-            double[] byBack = toBack[a];
-            for (int i = 0; i < n; i++) {
-                own[i] += byGlass[i] * rimToStrip[i] * rim[i] + byBack[i] * rim[n + i];
-            }
-            for (int g = 0; g < GROUPS; g++) {
-                double kelvin = group(g);
-                double[] by = toGroup[a][g];
-                for (int i = 0; i < n; i++) {
-                    own[i] += by[i] * kelvin;
-                }
-            }
-            System.arraycopy(own, 0, to, stripsAt + a * n, n);
+            Rows.addProducts(strip[a], 0, strips[a][0], ledge, toBack[a], back);
+            addGroups(strip[a], toGroup[a]);
+            System.arraycopy(strip[a], 0, to, stripsAt + a * n, n);
         }
-        System.arraycopy(held, 0, column, 0, rimAt);
-        for (int i = 0; i < n; i++) {
-            column[ledge + i] += net.ledgeToRimWPerK[i] * rim[i];
-        }
+        Rows.addProduct(held, (COLUMN - 1) * n, net.ledgeToRimWPerK, rim);
         for (int k = 0; k < GLASS; k++) {
-            for (int i = 0; i < n; i++) {
-                column[k * n + i] += tieWPerK[i] / GLASS * strip[0][i];
-            }
+            Rows.addProduct(held, k * n, tieWPerK, strip[0]);
         }
-        eliminate(column);
-        System.arraycopy(column, 0, to, 0, rimAt);
-    }
-
-    private void hold(double[] from) {
-        double[] right = held;
-        double[] before = beforeWPerK;
-        for (int i = 0; i < right.length; i++) {
-            right[i] = before[i] * from[i];
-        }
-        double[] faceK = exposure.borderRiseK();
-        for (int i = 0; i < pieces; i++) {
-            right[i] += faceW[i] * faceK[i];
+        columns.solve(held, column);
+        for (int k = 0; k < COLUMN; k++) {
+            System.arraycopy(column[k], 0, to, k * n, n);
         }
     }
 
-    /** As warm as the strips would be with frame and centre at the room's temperature. */
-    private void eliminateStrips(double[] from, int stripsAt) {
-        int n = pieces;
-        for (int a = 0; a < INBOARD; a++) {
-            double[] rightHere = right[a];
-            for (int i = 0; i < n; i++) {
-                rightHere[i] = stripBeforeWPerK[a * n + i] * from[stripsAt + a * n + i];
-            }
-        }
+    /** What columns and strips hold and face; what the columns bring to the strips beside them, and how warm their ledges get. */
+    private void hold(double[] from, int stripsAt) {
+        Rows.product(held, beforeWPerK, from, 0);
+        Rows.addProduct(held, 0, faceW, exposure.borderRiseK());
+        Rows.product(stripsHeld, stripBeforeWPerK, from, stripsAt);
         for (int s = 0; s < STRIPS; s++) {
-            for (int i = 0; i < n; i++) {
-                right[s * STRIP][i] += stripFaceW[s][i] * exposure.stripRiseK(s, i);
+            int at = s * STRIP * pieces;
+            if (exposure.inboard() == null) {
+                Rows.addTimes(stripsHeld, at, stripFaceW[s], exposure.centreRiseK());
+            } else {
+                Rows.addProduct(
+                        stripsHeld, at, stripFaceW[s], exposure.inboard().riseK()[s]);
             }
         }
-        addProducts(right[0], toStrip, held);
-        for (int a = 0; a < INBOARD; a++) {
-            double[] sum = strip[a];
-            Arrays.fill(sum, 0);
-            for (int b = 0; b < INBOARD; b++) {
-                double[] row = strips[a * INBOARD + b];
-                double[] by = right[b];
-                for (int i = 0; i < n; i++) {
-                    sum[i] += row[i] * by[i];
-                }
-            }
-        }
-    }
-
-    /** Cell by cell of a column, for all pieces. */
-    private void addProducts(double[] to, double[] a, double[] b) {
-        for (int k = 0, at = 0; k < COLUMN; k++) {
-            for (int i = 0; i < pieces; i++, at++) {
-                to[i] += a[at] * b[at];
+        Arrays.fill(ledge, 0);
+        for (int k = 0; k < COLUMN; k++) {
+            double[] intoStrip = toStrip[k];
+            double[] intoLedge = toLedge[k];
+            int at = k * pieces;
+            for (int i = 0; i < intoStrip.length; i++) {
+                stripsHeld[i] += intoStrip[i] * held[at + i];
+                ledge[i] += intoLedge[i] * held[at + i];
             }
         }
     }
 
-    private static double dot(double[] a, double[] b) {
-        double sum = 0;
-        for (int i = 0; i < a.length; i++) {
-            sum += a[i] * b[i];
+    private void holdRings(double[] from, int rimAt) {
+        Rows.product(rim, ringsBeforeWPerK, from, rimAt);
+        Rows.addTimes(rim, 0, sideW, exposure.sideRiseK());
+        Rows.addProducts(rim, 0, net.ledgeToRimWPerK, ledge, rimToStrip, strip[0]);
+        for (int s = 0; s < STRIPS; s++) {
+            Rows.addProduct(rim, pieces, tiedToBack[s], strip[s * STRIP + STRIP - 1]);
         }
-        return sum;
     }
 
-    private void solveCentre() {
-        for (int a = 0; a < centreCells; a++) {
-            double[] row = centreFactor[a];
-            double value = centre[a];
-            for (int k = 0; k < a; k++) {
-                value -= row[k] * centre[k];
-            }
-            centre[a] = value / row[a];
+    /** What the watts into the cells of a strip, {@value PanelNetwork#STRIP} of them, make of a cell. */
+    private void addStrip(double[] cell, double[][] by, int s) {
+        int n = pieces;
+        double[] first = by[s * STRIP];
+        double[] second = by[s * STRIP + 1];
+        double[] third = by[s * STRIP + 2];
+        double[] watts = stripsHeld;
+        for (int i = 0, at = s * STRIP * n; i < cell.length; i++, at++) {
+            cell[i] += first[i] * watts[at] + second[i] * watts[at + n] + third[i] * watts[at + 2 * n];
         }
-        for (int a = centreCells - 1; a >= 0; a--) {
-            centre[a] /= centreFactor[a][a];
-            for (int k = 0; k < a; k++) {
-                centre[k] -= centreFactor[a][k] * centre[a];
-            }
+    }
+
+    /** What the groups of the centre, {@value PanelNetwork#GROUPS} of them, as warm as they are make of cells. */
+    private void addGroups(double[] cells, double[][] by) {
+        double[] glass = by[0];
+        double[] front = by[1];
+        double[] rear = by[2];
+        double[] battery = by[3];
+        double[] backs = by[4];
+        double glassK = groups[0];
+        double frontK = groups[1];
+        double rearK = groups[2];
+        double batteryK = groups[3];
+        double backK = groups[4];
+        for (int i = 0; i < cells.length; i++) {
+            cells[i] +=
+                    glass[i] * glassK + front[i] * frontK + rear[i] * rearK + battery[i] * batteryK + backs[i] * backK;
         }
     }
 }

@@ -21,11 +21,19 @@ final class CutCost {
 
     private final List<Stretch> stretches;
     private final Turn turn;
+    /** From each stretch to each other, s: the plan asks for it more often than there are sets of them. */
+    private final double[][] travelS;
 
     CutCost(List<Stretch> stretches) {
         this.stretches = stretches;
         this.turn = new Turn(
                 stretches.stream().mapToDouble(s -> s.where().lengthMm()).sum());
+        this.travelS = new double[count()][count()];
+        for (int from = 0; from < count(); from++) {
+            for (int to = 0; to < count(); to++) {
+                travelS[from][to] = between(from, to);
+            }
+        }
     }
 
     /** The stretches follow one another once round the edge. */
@@ -110,13 +118,18 @@ final class CutCost {
         return Math.min(free, turn.lengthMm());
     }
 
+    /** @param last the stretch freed before, or −1 at the start */
     double travel(int last, int index) {
-        if (last < 0 || last == before(index) || last == after(index)) {
+        return last < 0 ? 0 : travelS[last][index];
+    }
+
+    private double between(int from, int to) {
+        if (from == before(to) || from == after(to)) {
             return 0;
         }
         double apart = turn.apart(
-                turn.middle(stretches.get(last).where()),
-                turn.middle(stretches.get(index).where()));
+                turn.middle(stretches.get(from).where()),
+                turn.middle(stretches.get(to).where()));
         return 3 + apart / TRAVEL_MM_PER_S;
     }
 }
