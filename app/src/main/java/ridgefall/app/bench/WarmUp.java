@@ -31,26 +31,29 @@ class WarmUp {
     private final BenchJobs bench;
     private final Jobs jobs;
     private final Plans plans;
-    private final boolean ranks;
+    private final boolean wanted;
 
-    /** @param ranks whether whole rankings are worked out too, some seconds of one processor */
+    /** @param wanted false where nobody waits at first: it takes some seconds of one processor */
     WarmUp(
             Book book,
             HeatSources sources,
             BenchJobs bench,
             Jobs jobs,
             Plans plans,
-            @Value("${ridgefall.warm-up}") boolean ranks) {
+            @Value("${ridgefall.warm-up}") boolean wanted) {
         this.book = book;
         this.sources = sources;
         this.bench = bench;
         this.jobs = jobs;
         this.plans = plans;
-        this.ranks = ranks;
+        this.wanted = wanted;
     }
 
     @EventListener(ApplicationReadyEvent.class)
     void look() {
+        if (!wanted) {
+            return;
+        }
         Thread looking = new Thread(this::looks, "heat-warm-up");
         looking.setDaemon(true);
         looking.setPriority(Thread.MIN_PRIORITY);
@@ -64,9 +67,7 @@ class WarmUp {
             for (int i = 0; i < LOOKS; i++) {
                 question.firstLook();
             }
-            if (ranks) {
-                plans.openings(question);
-            }
+            plans.openings(question);
             for (UUID jobId : bench.warm(WARM_JOBS)) {
                 jobs.course(jobId).steps();
             }
