@@ -21,11 +21,13 @@ import tools.jackson.databind.JsonNode;
 class HeatTest {
     private static final TypeReference<Map<String, Object>> FACT = new TypeReference<>() {};
 
+    private final App app;
     private final Client ansa;
     private final UUID job;
     private final List<UUID> laidOn = new ArrayList<>();
 
     HeatTest(App app) {
+        this.app = app;
         ansa = app.signedIn(Role.TECHNICIAN);
         job = ansa.openJob();
     }
@@ -129,37 +131,15 @@ class HeatTest {
         }
     }
 
-    /** Taps what is offered until it lies on a source, as the planner says. */
+    /** It lies on a source, as the planner says. */
     private UUID soaking() {
-        UUID id = atSoak();
+        return soaking(app.jobAt("heat.soak"));
+    }
+
+    private UUID soaking(UUID id) {
         laidOn.add(id);
-        tapNext(id);
+        record(id, Client.JSON.convertValue(ansa.leads(id).get("fact"), FACT));
         return id;
-    }
-
-    /** Taps what is offered until it would be laid on. */
-    private UUID atSoak() {
-        UUID id = ansa.openJob();
-        while (!ansa.get("/api/jobs/" + id).text("nextStepId").equals("heat.soak")) {
-            tapNext(id);
-        }
-        return id;
-    }
-
-    private void tapNext(UUID id) {
-        JsonNode view = ansa.get("/api/jobs/" + id).json();
-        String next = view.get("nextStepId").asString();
-        JsonNode choice = null;
-        for (JsonNode step : view.get("steps")) {
-            if (step.get("id").asString().equals(next)) {
-                choice = step.get("choices").get(0);
-            }
-        }
-        Map<String, Object> fact = Client.JSON.convertValue(choice.get("fact"), FACT);
-        for (JsonNode ask : choice.get("asks")) {
-            fact.put(ask.get("field").asString(), ask.get("kind").asString().equals("NUMBER") ? 120 : "said so");
-        }
-        assertThat(ansa.append(id, view.get("seq").asLong(), fact).status()).isEqualTo(200);
     }
 
     /** Another device on it is in the way, with when it is free; a lead may stand by both lying there. */
@@ -168,7 +148,7 @@ class HeatTest {
         UUID first = soaking();
         JsonNode soak = ansa.get("/api/jobs/" + first + "/heat/forecast").json();
         String source = soak.get("sourceName").asString();
-        UUID second = atSoak();
+        UUID second = app.jobAt("heat.soak");
         JsonNode plan = plan(second, source);
         assertThat(plan.get("taken").get("whose").asString()).matches("job \\d+, Marrowby Quire 11");
         Map<String, Object> same = Client.JSON.convertValue(plan.get("begin").get("fact"), FACT);
@@ -190,10 +170,14 @@ class HeatTest {
         throw new IllegalStateException("no plan with " + sourceName);
     }
 
-    /** Picks that go in before it is warm tell of strong hands; taken back they tell of nothing. */
+    /**
+     * Picks that go in before it is warm tell of strong hands; taken back they tell of nothing. A job that was brought in tells of
+     * another shop's.
+     */
     @Test
     void theHandsOfAShopAreLearnedFromThePicksTheyTry() {
-        UUID id = soaking();
+        ansa.skipTo(job, "heat.soak");
+        UUID id = soaking(job);
         for (int tried = 0; tried < 5; tried++) {
             assertThat(hand(id)).contains("usual hand: 0.4 N");
             record(id, Map.of("type", "PickTried", "goesIn", true));
