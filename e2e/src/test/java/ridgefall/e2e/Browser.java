@@ -466,8 +466,9 @@ final class Browser implements AutoCloseable {
                 };
                 const typed = {price: 189, agreedBy: 'said so', to: 'said so', ohm: 0.3, expires: '2099-12-31', thicknessMm: 0.3, mwPerCm2: 50};
                 const go = async () => {
+                  let told = null;
                   for (let i = 0; i < 250; i++) {
-                    const job = await (await fetch('/api' + path)).json();
+                    const job = told ?? (await (await fetch('/api' + path)).json());
                     if (job.nextStepId === until) return null;
                     const step = job.steps.find(s => s.id === job.nextStepId);
                     if (!step) return 'ended before ' + until;
@@ -481,10 +482,11 @@ final class Browser implements AutoCloseable {
                       const said = typed[ask.field] ?? ask.suggestion ?? 'said so';
                       fact[ask.field] = ask.kind === 'NUMBER' ? Number(said) : said;
                     }
-                    const answer = await fetch('/api' + path + '/facts', {method: 'POST',
+                    const answer = await fetch('/api' + path + '/facts?view=true', {method: 'POST',
                       headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
                       body: JSON.stringify({commandId: crypto.randomUUID(), expectedSeq: job.seq,
                         tappedAt: tappedAt(fact), fact})});
+                    told = answer.ok ? (await answer.json()).job : null;
                     if (answer.ok) continue;
                     const why = await answer.text();
                     // Another journey was quicker: what is offered now begins elsewhere.

@@ -3,6 +3,7 @@ package ridgefall.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
@@ -10,6 +11,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 
 /** One tablet from intake to hand-over, through the real interface. */
 @ExtendWith(RunningProduct.class)
+@Order(2)
 class JourneyTest {
 
     @Test

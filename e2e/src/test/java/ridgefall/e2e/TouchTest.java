@@ -2,12 +2,14 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** The repaired device's own browser proves its touch, at the size of a tablet and of a watch, while the bench watches. */
 @ExtendWith(RunningProduct.class)
+@Order(2)
 class TouchTest {
     @Test
     void aDeadBandIsSeenOnTheDeviceReseatedAndProvenWhole(Visit visit) {
