@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -110,6 +111,34 @@ class JobImportTest {
                         .status())
                 .isEqualTo(200);
         assertThat(export(copy).at("/record/signatures/0/path").asString()).startsWith("M10 20");
+    }
+
+    /** Its word on a run counts the readings that are in the file, while an instrument goes on telling more. */
+    @Test
+    void aFileIsOfOneMoment() throws InterruptedException {
+        UUID job = app.jobAt("open.charge");
+        long run = timed(job);
+        AtomicBoolean over = new AtomicBoolean();
+        Thread tells = new Thread(() -> {
+            while (!over.get()) {
+                jdbc.sql("insert into sample (channel_id, at, value) select min(id), now(), 0.8 from channel"
+                                + " where job_id = :id and run_seq = :run")
+                        .param("id", job)
+                        .param("run", run)
+                        .update();
+            }
+        });
+        tells.start();
+        try {
+            for (int times = 0; times < 12; times++) {
+                ObjectNode file = export(job);
+                assertThat(file.at("/record/evidence/0/words").asString())
+                        .endsWith(": " + file.at("/runs/0/readings").size() + " readings");
+            }
+        } finally {
+            over.set(true);
+            tells.join();
+        }
     }
 
     private String photo(UUID job) {

@@ -41,7 +41,9 @@ class AccessibilityTest {
         bench.click("Sources and recipes");
         bench.awaitText("why, or why not");
         check(bench, "heat sources");
-        bench.soakOnTheBed();
+        bench.clickIn("Printer bed", "Take");
+        bench.awaitText("on Printer bed at");
+        bench.click("Start with this");
         bench.awaitText("coldest bond now");
         check(bench, "a running soak");
         bench.press("?");

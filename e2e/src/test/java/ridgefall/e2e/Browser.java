@@ -1,7 +1,5 @@
 package ridgefall.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -504,38 +502,17 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** Starts what was planned; while another journey lies on the source it is tried again, as at any bench. */
-    void startWhenFree(String begun) {
-        long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
-        String taken = "A hold point stands in the way";
-        while (true) {
-            click("Start with this");
-            waiting.until(PATIENCE, "args.some(it => document.body.innerText.includes(it))", begun, taken);
-            if (!text().contains(taken) || System.nanoTime() > end) {
-                awaitText(begun);
-                return;
-            }
-            assertThat(text()).contains(" lies on ");
-            click("Seen");
-            awaitNoText(taken);
-            LockSupport.parkNanos(Duration.ofSeconds(2).toNanos());
-        }
-    }
-
-    /** Takes a job to a running soak; returns when the soak ends. */
-    double startSoak(String owner) {
-        takeIn(owner, "cracked").skipTo("heat.soak");
+    /**
+     * Takes another source than the plan would. Each class of journeys has its own, so that none waits for another one's clock; what is
+     * planned first is left to the long journey.
+     */
+    void layOn(String source) {
         click("Sources and recipes");
         awaitText("why, or why not");
-        soakOnTheBed();
-        return soakEndsAt();
-    }
-
-    /** Of the sources shown: what the plan would take by itself depends on where other journeys lie. */
-    void soakOnTheBed() {
-        clickIn("Printer bed", "Take");
-        awaitText("on Printer bed at");
-        startWhenFree("Soaking on Printer bed");
+        clickIn(source, "Take");
+        awaitText("on " + source + " at");
+        click("Start with this");
+        awaitText("Soaking on " + source);
     }
 
     /** One action of the keyboard journey, and the wait for what it changes. */
@@ -801,25 +778,6 @@ final class Browser implements AutoCloseable {
         if (!waiting.until(patience, "document.body.innerText.includes(args[0])", text)) {
             Object waiting = driver.executeScript("return localStorage.getItem('ridgefall.outbox')");
             throw new AssertionError("never saw “" + text + "” (taps on their way: " + waiting + ") in:\n" + text());
-        }
-    }
-
-    /** Heat begins as the plan has it: all of it on a source, or with air where another journey has that source. */
-    void beginToWarm() {
-        String step = nextStep();
-        goOn();
-        await(
-                "the clock of what is warmed",
-                "!!document.querySelector('footer [role=timer]') || (" + NEXT_STEP + " ?? args[0]) !== args[0]",
-                step);
-        awaitAnswers();
-    }
-
-    /** Air stays on while it is cut, where the way round took air; solvent waits for it to be off. */
-    void airOff() {
-        if (text().contains("Done with the air?")) {
-            click("Done with the air?");
-            click("Air off");
         }
     }
 

@@ -32,7 +32,8 @@ class HeatTest {
         bench.clickIn("Hot air gun", "Take");
         bench.awaitText("the first stretch");
         bench.awaitText("while you cut; glass below 78 °C");
-        bench.startWhenFree("Warming a stretch");
+        bench.click("Start with this");
+        bench.awaitText("Warming a stretch");
         bench.awaitText(" of cutting");
         bench.awaitText("°C while you cut; glass below 78 °C");
         bench.awaitText("Free already");
@@ -49,10 +50,7 @@ class HeatTest {
     @Test
     void afterAPlateAirWarmsWhatHasGoneColdUnderThePick(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Marrowby Quire 8", "Plate hut", "cracked");
-        bench.click("Sources and recipes");
-        bench.clickIn("Plate 1", "Take");
-        bench.awaitText("while you cut");
-        bench.startWhenFree("Soaking on Plate 1");
+        bench.layOn("Plate 1");
         bench.tap("1");
         bench.awaitText("Cut the");
         // Pulled off at once it is cold: whether warming helps where the pick is depends on the shop's learned hand.
@@ -71,12 +69,26 @@ class HeatTest {
         bench.click("Sources and recipes");
         bench.clickIn("Hair dryer", "Take");
         bench.awaitText("the first stretch");
-        bench.startWhenFree("Warming a stretch");
+        bench.click("Start with this");
+        bench.awaitText("Warming a stretch");
         bench.awaitText("Free already");
         bench.awaitText("Hair dryer at 90 °C while you cut");
         String cut = bench.nextStep();
         bench.tap("1");
         bench.awaitStepAfter(cut);
         assertThat(bench.nextStep()).startsWith("separate.");
+    }
+
+    @Test
+    void aReloadInTheMiddleOfASoakLeavesTheTimerRightToTheSecond(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Reloaded hut", "cracked");
+        bench.layOn("Plate 1");
+        double endsAt = bench.soakEndsAt();
+        bench.reload();
+        bench.awaitTimerEndsAt(endsAt);
+        // And on another screen, from the bench.
+        Browser other = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
+        other.open(bench.path());
+        other.awaitTimerEndsAt(endsAt);
     }
 }

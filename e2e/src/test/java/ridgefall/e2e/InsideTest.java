@@ -91,67 +91,6 @@ class InsideTest {
         bench.awaitText("Works, Payment reader (stand-in): card answers");
     }
 
-    /** A plug that is not home, then a byte that goes wrong: each is told, mended where it is wrong, and nothing read is lost. */
-    @Test
-    void dataGoFromTheOldFrontToTheNewOneThoughAPlugAndAByteGoWrong(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Copy hut", "cracked");
-        bench.awaitText("It need not show a picture");
-        bench.goOn();
-        bench.awaitStep("carry.read-stylus-data");
-        bench.programmerPlays("OPEN");
-        bench.tap(Keys.SPACE);
-        bench.awaitText("a plug at the adapter is not home");
-        bench.awaitStep("carry.old-on-stylus-data");
-        bench.tap(Keys.SPACE);
-        bench.tap("1");
-        bench.awaitStep("carry.read-stylus-data");
-        bench.awaitAnswers();
-        bench.tap(Keys.SPACE);
-        bench.awaitText("Stop");
-        bench.awaitText("16,384 bytes");
-        bench.awaitText("Save the file");
-        bench.goOn();
-        bench.awaitStep("carry.write-stylus-data");
-        bench.programmerPlays("VERIFY");
-        bench.tap(Keys.SPACE);
-        bench.awaitText("byte 5,000: written");
-        bench.awaitAnswers();
-        bench.tap(Keys.SPACE);
-        bench.awaitText("reads back the same");
-        bench.awaitStep("carry.stylus-data");
-        bench.goOn();
-        bench.awaitStepAfter("carry.stylus-data");
-        bench.station("Carry over");
-        bench.awaitText("Nothing more to come from the old front");
-    }
-
-    /** Everything had moved when the picture died: on the next front all of it is asked once more, and nothing is read again. */
-    @Test
-    void aFrontSwappedAfterTheCarryOverIsCarriedOntoOnceMore(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takenTo("carry.old-on-stylus-data", "Swap hut", "cracked");
-        bench.goOn();
-        bench.awaitStep("carry.read-stylus-data");
-        bench.goOn();
-        bench.awaitStep("carry.new-on-stylus-data");
-        bench.skipTo("open.picture");
-        bench.tap("2");
-        bench.leaveChecksUntil("test.fault.picture.reseat");
-        bench.goOn();
-        bench.awaitStep("open.picture");
-        bench.awaitAnswers();
-        bench.tap("2");
-        bench.leaveChecksUntil("test.fault.picture.swap");
-        bench.tap(Keys.SPACE);
-        bench.type("words", "dead after all");
-        bench.awaitStep("parts.here");
-        bench.skipTo("carry.magnets");
-        bench.awaitText("Stylus data: to move");
-        bench.skipTo("carry.new-on-stylus-data");
-        bench.awaitText("16,384 bytes, kept");
-        bench.awaitText("not written yet");
-        bench.skipTo("seal.screws");
-    }
-
     @Test
     void whatCannotBeSwitchedOffIsLiveUntilTheBatteryIsProvenOut(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("intake.power", "Live hut", "cracked");

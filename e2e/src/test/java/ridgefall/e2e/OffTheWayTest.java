@@ -105,9 +105,7 @@ class OffTheWayTest {
 
     @Test
     void aCutCableIsToldWhereItWasAndTheOwnerWhoDeclinesGetsItBackTogether(Visit visit) {
-        Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Cut hut", "cracked");
-        bench.beginToWarm();
-        bench.tap("1");
+        Browser bench = visit.browser().asAnsa().takenTo("separate.warm", "Cut hut", "cracked");
         bench.awaitText("Cut the");
         bench.tap("w");
         bench.click("Cut something");

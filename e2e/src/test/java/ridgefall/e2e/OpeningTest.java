@@ -35,10 +35,7 @@ class OpeningTest {
     @Test
     void aWatchIsCutAsDeepAsItsFlagOfTapeLetsThePick(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Pellow Dial 41", "Watch hut", "cracked");
-        bench.click("Sources and recipes");
-        bench.clickIn("Plate 2", "Take");
-        bench.awaitText("on Plate 2 at");
-        bench.startWhenFree("Soaking on Plate 2");
+        bench.layOn("Plate 2");
         bench.tap("1");
         bench.awaitStep("separate.warm");
         bench.awaitText("from the tip");
@@ -99,14 +96,13 @@ class OpeningTest {
     @Test
     void afterASlipACrackAndABondThatSticksTheWayRoundGoesOnWithCare(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("heat.soak", "Slip hut", "cracked");
-        bench.beginToWarm();
+        bench.layOn("Plate 2");
         bench.tap("1");
         bench.awaitText("Cut the");
         bench.tap("s");
         bench.awaitText("Before sealing:");
         bench.tap("c");
         bench.awaitText("New crack, ");
-        bench.airOff();
         bench.click("Sticks though warm? Solvent along the edge");
         bench.click("Laid, 3 min");
         // The bar above knows of the clock before the job's own screen does.

@@ -21,18 +21,6 @@ class ResilienceTest {
     }
 
     @Test
-    void aReloadInTheMiddleOfASoakLeavesTheTimerRightToTheSecond(Visit visit) {
-        Browser bench = visit.browser().signIn();
-        double endsAt = bench.startSoak("Reloaded hut");
-        bench.reload();
-        bench.awaitTimerEndsAt(endsAt);
-        // And on another screen, from the bench.
-        Browser other = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
-        other.open(bench.path());
-        other.awaitTimerEndsAt(endsAt);
-    }
-
-    @Test
     void theSlowerOfTwoBenchesIsToldWhatChangedAndDecides(Visit visit) {
         Browser bench = visit.browser().asAnsa().takeIn("Conflicting hut", "cracked");
         Browser second = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");

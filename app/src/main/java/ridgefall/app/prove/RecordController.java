@@ -10,6 +10,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,13 +42,22 @@ class RecordController {
     private final Attachments attachments;
     private final JobFiles files;
     private final Shop shop;
+    private final TransactionTemplate atOneMoment;
 
-    RecordController(Jobs jobs, Evidence evidence, Attachments attachments, JobFiles files, Shop shop) {
+    RecordController(
+            Jobs jobs,
+            Evidence evidence,
+            Attachments attachments,
+            JobFiles files,
+            Shop shop,
+            PlatformTransactionManager transactions) {
         this.jobs = jobs;
         this.evidence = evidence;
         this.attachments = attachments;
         this.files = files;
         this.shop = shop;
+        this.atOneMoment = new TransactionTemplate(transactions);
+        atOneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     }
 
     record LineView(Instant at, String who, String words) {
@@ -177,8 +189,7 @@ class RecordController {
 
     @GetMapping("/api/jobs/{jobId}/export")
     ResponseEntity<Export> export(@PathVariable UUID jobId) {
-        Jobs.Job job = jobs.job(jobId);
-        JobFile file = files.of(jobId, job);
+        Export export = atOneMoment.execute(whole -> whole(jobId));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(
@@ -187,15 +198,22 @@ class RecordController {
                                 .filename("job-" + jobId + ".json")
                                 .build()
                                 .toString())
-                .body(new Export(
-                        JobFile.FORMAT,
-                        jobId,
-                        job.number(),
-                        view(jobId, job.course()),
-                        file.journal(),
-                        file.files(),
-                        file.runs(),
-                        file.touch()));
+                .body(export);
+    }
+
+    /** An instrument may be telling its readings meanwhile: what is said of them has to be of those in the file. */
+    private Export whole(UUID jobId) {
+        Jobs.Job job = jobs.job(jobId);
+        JobFile file = files.of(jobId, job);
+        return new Export(
+                JobFile.FORMAT,
+                jobId,
+                job.number(),
+                view(jobId, job.course()),
+                file.journal(),
+                file.files(),
+                file.runs(),
+                file.touch());
     }
 
     /**
