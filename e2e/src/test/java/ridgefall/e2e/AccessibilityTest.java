@@ -2,12 +2,14 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.e2e.RunningProduct.Visit;
 
 /** No serious or critical finding of axe in any main view, in both themes; nothing runs off a narrow window. */
 @ExtendWith(RunningProduct.class)
+@Order(3)
 class AccessibilityTest {
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -13,6 +14,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 
 /** A device nobody shipped is drawn, used, given away and taken back. */
 @ExtendWith(RunningProduct.class)
+@Order(3)
 class BookTest {
     @TempDir
     Path folder;

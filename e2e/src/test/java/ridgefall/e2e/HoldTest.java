@@ -2,6 +2,7 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
@@ -9,6 +10,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 
 /** What will hold it is judged first; glue and rings then go their own way, and how it sits is read. */
 @ExtendWith(RunningProduct.class)
+@Order(2)
 class HoldTest {
     @Test
     void aBeadIsLaidLastSkinsIsWipedAndStaysClamped(Visit visit) {

@@ -2,6 +2,7 @@ package ridgefall.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
@@ -9,6 +10,7 @@ import ridgefall.e2e.RunningProduct.Visit;
 
 /** Where a job leaves the straight way: each time through the screens that lead on. */
 @ExtendWith(RunningProduct.class)
+@Order(3)
 class OffTheWayTest {
 
     @Test
