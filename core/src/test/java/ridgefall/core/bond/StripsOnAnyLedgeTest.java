@@ -27,8 +27,11 @@ class StripsOnAnyLedgeTest {
     private static final double LEAST_MM = 5;
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
 
+    /** More of them in {@code ./ridgefall bench}. */
+    private static final int LEDGES = Integer.getInteger("ridgefall.ledges", 20);
+
     static Stream<StripPlanner> planners() {
-        return IntStream.range(0, 60).mapToObj(StripsOnAnyLedgeTest::planner);
+        return IntStream.range(0, LEDGES).mapToObj(StripsOnAnyLedgeTest::planner);
     }
 
     private static StripPlanner planner(int seed) {

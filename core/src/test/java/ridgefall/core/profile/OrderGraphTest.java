@@ -123,7 +123,7 @@ class OrderGraphTest {
                 ShippedBook.documents()
                         .flatMap(d -> Stream.concat(
                                 Stream.of(d), d.variants().stream().map(d::as))),
-                RandomDevice.thatComeApart(17, 400));
+                RandomDevice.thatComeApart(17, Integer.getInteger("ridgefall.made", 120)));
     }
 
     @ParameterizedTest
