@@ -169,6 +169,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
     /** It skinned, or has a gap: off with it, and anew. */
     record BeadLifted(String reason) implements BondFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("reason", reason, 200);
         }

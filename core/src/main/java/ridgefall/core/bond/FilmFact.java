@@ -53,6 +53,11 @@ public sealed interface FilmFact extends JoinFact {
 
     record OutOfTheLaminator() implements FilmFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public Joining after(Joining before, Entry entry) {
             return before.pressed(Pressed.DONE);
         }

@@ -66,6 +66,11 @@ public sealed interface JoinFact extends Fact.Of<Joining>
      * @param awayMm from lamp to glass; null where nobody measured
      */
     record LampRead(double mwPerCm2, String lampId, Double awayMm) implements JoinFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         public LampRead(double mwPerCm2) {
             this(mwPerCm2, null, null);
         }
@@ -186,6 +191,11 @@ public sealed interface JoinFact extends Fact.Of<Joining>
     /** A bubble or dust: the glass comes off again, both are wiped, and it is laid anew. */
     record LiquidLifted(String reason) implements JoinFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("reason", reason, 200);
         }
@@ -252,6 +262,11 @@ public sealed interface JoinFact extends Fact.Of<Joining>
 
     /** What it gave until then counts; never longer than it was set to. */
     record LampOff() implements JoinFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public Joining after(Joining before, Entry entry) {
             return before.off(entry.happenedAt());

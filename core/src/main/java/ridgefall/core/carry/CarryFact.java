@@ -58,6 +58,11 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
     /** The feature that hangs on this part is given up, and why. */
     record CarryOverLost(String partId, String reason) implements CarryFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("partId", partId, 40);
             Allowed.text("reason", reason, 200);
@@ -76,6 +81,11 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
 
     /** The owner does without what hangs on this part, and who signed that. */
     record CarryOverDeclined(String partId, String signedBy) implements CarryFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             Allowed.text("partId", partId, 40);
@@ -115,6 +125,11 @@ public sealed interface CarryFact extends Fact.Of<CarryState>
      * @param ohm as read, leads and all; {@link #NO_CONTACT_OHM} where the meter shows nothing
      */
     record JointMeasured(String partId, String jointId, double ohm) implements CarryFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         public static final double NO_CONTACT_OHM = 1_000_000;
 
         @Override

@@ -188,6 +188,11 @@ public sealed interface CleanFact extends Fact.Of<CleanState> {
     /** Found on the way or by the nail at the end: this stretch is done again, the others stay as they are. */
     record SentBack(String stretchId, Flaw flaw) implements CleanFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("stretchId", stretchId, 40);
             Allowed.present("flaw", flaw);

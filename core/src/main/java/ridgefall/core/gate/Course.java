@@ -688,11 +688,30 @@ public final class Course {
                 && SealState.of(state).sealedAt().isEmpty()) {
             return List.of(Hold.firm("seal.open", Station.SEAL, "The front is not sealed"));
         }
-        return Stream.of(before(fact, station), own, later)
-                .flatMap(holds -> holds)
-                .filter(hold -> !(hold.overridable() && state.signedOff(hold.id(), fact)))
+        List<Hold> holds =
+                notSignedOff(Stream.of(before(fact, station), own, later).flatMap(all -> all), fact);
+        // What a room says of it is nearer than that its turn has not come.
+        return holds.isEmpty() ? notSignedOff(early(fact, station), fact) : holds;
+    }
+
+    private List<Hold> notSignedOff(Stream<Hold> holds, Fact fact) {
+        return holds.filter(hold -> !(hold.overridable() && state.signedOff(hold.id(), fact)))
                 .distinct()
                 .toList();
+    }
+
+    /** What comes before the step that this answers, where the device is repaired. */
+    private Stream<Hold> early(Fact fact, Optional<Station> station) {
+        boolean bench = station.filter(at -> at.compareTo(Station.HEAT) >= 0).isPresent()
+                && DecideState.of(state).notWorthIt().isEmpty();
+        return bench
+                ? Due.early(
+                        fact,
+                        rooms.stream()
+                                .flatMap(room -> room.steps(profile, state).stream())
+                                .toList())
+                        .stream()
+                : Stream.empty();
     }
 
     /** Whether what a sign-off is about stands in the way of its fact as things are. */

@@ -118,6 +118,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     /** Off the source; the bond is reckoned to stay workable for so long. */
     record SoakEnded(int workableSeconds) implements HeatFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.between("workableSeconds", workableSeconds, 0, 3600, "s");
         }
@@ -141,6 +146,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     /** The source runs at another setting from here on. */
     record SettingChanged(double settingC) implements HeatFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.between("settingC", settingC, 30, 600, "°C");
         }
@@ -154,6 +164,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     /** It has slipped and lies on an edge only, or lies flat again. */
     record LyingChanged(boolean flat) implements HeatFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public String words(FactWords told) {
             return flat ? "Lies flat again" : "Slipped: lies on an edge only";
         }
@@ -165,6 +180,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
      * @param bondC as the bond was reckoned to be under it; null on its way there, and in journals from before it was kept
      */
     record PickTried(boolean goesIn, Double bondC) implements HeatFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         public PickTried(boolean goesIn) {
             this(goesIn, null);
         }
@@ -190,6 +210,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     /** What a thermometer shows in the air of the bench: warming starts there, and cooling ends there. */
     record RoomRead(double celsius) implements HeatFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.between("celsius", celsius, 5, 40, "°C");
         }
@@ -206,6 +231,11 @@ public sealed interface HeatFact extends Fact.Of<HeatState> {
     }
 
     record TemperatureRead(Surface surface, double celsius) implements HeatFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             Allowed.present("surface", surface);

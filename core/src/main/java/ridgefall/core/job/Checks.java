@@ -194,7 +194,12 @@ public final class Checks {
                         step.id(),
                         step.station(),
                         step.problem() ? step.title() + ": " + step.answer() : step.title(),
-                        step.problem() && OVERRIDABLE.contains(step.lead())))
+                        overridable(step)))
                 .toList();
+    }
+
+    /** Whether a lead may answer for the bad answer to a step. */
+    public static boolean overridable(Step step) {
+        return step.problem() && OVERRIDABLE.contains(step.lead());
     }
 }

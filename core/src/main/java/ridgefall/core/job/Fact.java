@@ -67,6 +67,11 @@ public interface Fact {
         return Timer.Change.NONE;
     }
 
+    /** Whether it is told as it comes, whatever else is due first: what ends something, a reading, a loss, an owner's word. */
+    default boolean atAnyTime() {
+        return false;
+    }
+
     /** Whether nothing brings back what it ends: before it all is settled that comes before the bench. */
     default boolean irreversible() {
         return false;

@@ -154,6 +154,11 @@ public sealed interface JobFact extends Fact.Of<Map<String, Given>> {
     }
 
     record TimerStopped(String kind, String timerId) implements JobFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         public TimerStopped(TimerKind kind) {
             this(kind.id(), null);
         }

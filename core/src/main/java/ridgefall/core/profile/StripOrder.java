@@ -23,8 +23,13 @@ import ridgefall.core.profile.ProfileDocument.Screw;
  *
  * @param underAPlug ids of screws that no driver reaches while some plug is home: on the way back they are driven before it
  * @param overPlugs what must be off before each plug, by its id; the front, and the battery out of circuit, are not among it
+ * @param overScrews the same of each screw
  */
-public record StripOrder(List<Stage> stages, Set<String> underAPlug, Map<String, Set<Move>> overPlugs) {
+public record StripOrder(
+        List<Stage> stages,
+        Set<String> underAPlug,
+        Map<String, Set<Move>> overPlugs,
+        Map<String, Set<Move>> overScrews) {
     /** When screws come out. */
     public enum When {
         /** On the way to the battery's plug. */
@@ -58,6 +63,7 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug, Map<String,
         stages = List.copyOf(stages);
         underAPlug = Set.copyOf(underAPlug);
         overPlugs = Map.copyOf(overPlugs);
+        overScrews = Map.copyOf(overScrews);
     }
 
     static StripOrder of(ProfileDocument device) {
@@ -76,7 +82,7 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug, Map<String,
         device.connectors().stream()
                 .filter(plug -> plug.role() != PlugRole.BATTERY)
                 .forEach(plug -> stages.add(new Stage.Free(plug, false)));
-        return new StripOrder(stages, Set.of(), Map.of());
+        return new StripOrder(stages, Set.of(), Map.of(), Map.of());
     }
 
     /** Every screw there is to take out, in that order. */
@@ -185,11 +191,15 @@ public record StripOrder(List<Stage> stages, Set<String> underAPlug, Map<String,
                                     .anyMatch(before -> before.act() == Act.UNPLUG))
                             .map(Screw::id)
                             .collect(Collectors.toSet()),
-                    device.connectors().stream().collect(Collectors.toMap(Connector::id, this::over, (a, b) -> a)));
+                    device.connectors().stream()
+                            .collect(Collectors.toMap(Connector::id, plug -> over(Act.UNPLUG, plug.id()), (a, b) -> a)),
+                    device.screws().stream()
+                            .collect(Collectors.toMap(
+                                    Screw::id, screw -> over(Act.SCREW_OUT, screw.id()), (a, b) -> a)));
         }
 
-        private Set<Move> over(Connector plug) {
-            return graph.before(new Move(Act.UNPLUG, plug.id())).stream()
+        private Set<Move> over(Act act, String id) {
+            return graph.before(new Move(act, id)).stream()
                     .filter(move -> !move.equals(OrderGraph.FRONT_OPEN)
                             && !graph.isolation().contains(move))
                     .collect(Collectors.toSet());

@@ -30,6 +30,11 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
     /** The owner knows that it can be fetched; {@code how} in words, such as by phone. */
     record OwnerTold(String how) implements ProveFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("how", how, 80);
         }
@@ -119,6 +124,11 @@ public sealed interface ProveFact extends Fact.Of<ProveState> {
      * @param drawing id of the lines that were drawn with a finger; null where it was only typed
      */
     record Signed(Signer signer, String name, String drawing) implements ProveFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             Allowed.present("signer", signer);

@@ -68,6 +68,11 @@ public sealed interface SealFact extends Fact.Of<SealState> {
      */
     record FlushRead(double positionMm, double overMm) implements SealFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.between("positionMm", positionMm, 0, 4000, "mm");
             Allowed.between("overMm", overMm, -3, 3, "mm");

@@ -62,6 +62,11 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
 
     record WedgeSet(double positionMm) implements SeparateFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             onAnEdge(positionMm);
         }
@@ -78,6 +83,11 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
     }
 
     record WedgePulled(double positionMm) implements SeparateFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             onAnEdge(positionMm);
@@ -114,6 +124,11 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
 
     /** No smell and nothing wet: a source may come near again. */
     record SolventDry() implements SeparateFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public SeparateState after(SeparateState before, Entry entry) {
             return before.wetSince(null);

@@ -2,7 +2,9 @@ package ridgefall.core.strip;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.intake.IntakeState;
@@ -16,10 +18,14 @@ import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.OrderGraph.Act;
+import ridgefall.core.profile.OrderGraph.Move;
 import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Family;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
+import ridgefall.core.profile.ProfileDocument.Screw;
+import ridgefall.core.profile.StripOrder;
 import ridgefall.core.profile.StripOrder.Stage;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.strip.StripFact.BatteryIsolated;
@@ -29,6 +35,7 @@ import ridgefall.core.strip.StripFact.Isolation;
 public final class StripStation implements StationRoom {
     static final String PANEL_UP = "strip.panel-up";
     static final String SCREWS = "strip.screws";
+    static final String COVERED = "strip.covered";
 
     @Override
     public Station station() {
@@ -167,6 +174,42 @@ public final class StripStation implements StationRoom {
                 : new Step.Choice[] {Step.go("Unplugged", unplugged), Step.other("Card under the contact", card)};
     }
 
+    private static List<Hold> covered(Fact fact, DeviceProfile profile, JobState state) {
+        StripOrder order = profile.stripOrder();
+        if (fact instanceof BatteryIsolated) {
+            return covered(batteries(profile).map(Connector::id), order.overPlugs(), profile, state);
+        } else if (fact instanceof StripFact.PlugFreed freed) {
+            return covered(Stream.of(freed.plugId()), order.overPlugs(), profile, state);
+        }
+        return fact instanceof StripFact.ScrewsMoved moved && moved.where() == ScrewAt.Where.OUT
+                ? covered(moved.holeIds().stream(), order.overScrews(), profile, state)
+                : List.of();
+    }
+
+    /** Screws and plugs that the book has over something, and that nobody has taken out; a book can be wrong. */
+    private static List<Hold> covered(
+            Stream<String> ids, Map<String, Set<Move>> over, DeviceProfile profile, JobState state) {
+        Set<Move> moves =
+                ids.flatMap(id -> over.getOrDefault(id, Set.of()).stream()).collect(Collectors.toSet());
+        String screws = Screws.of(profile, state).stream()
+                .flatMap(all -> profile.stripOrder().screws().stream().filter(all::in))
+                .map(Screw::id)
+                .filter(id -> moves.contains(new Move(Act.SCREW_OUT, id)))
+                .collect(Collectors.joining(", "));
+        Stream<String> home = StripState.stillIn(profile, state).stream()
+                .filter(plug -> moves.contains(new Move(Act.UNPLUG, plug.id())))
+                .map(plug -> plug.words() + " is still in");
+        return Stream.concat(screws.isEmpty() ? Stream.of() : Stream.of("screws " + screws + " are still in"), home)
+                .map(words -> Hold.overridable(COVERED, Station.STRIP, "Something lies over it: " + words))
+                .limit(1)
+                .toList();
+    }
+
+    @Override
+    public Map<String, String> signOffs() {
+        return Map.of(COVERED, "What lies over it");
+    }
+
     @Override
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         List<Hold> holds = new ArrayList<>();
@@ -202,6 +245,6 @@ public final class StripStation implements StationRoom {
                     .filter(Step::open)
                     .ifPresent(up -> holds.add(Hold.firm(PANEL_UP, Station.STRIP, "The battery lies under the panel")));
         }
-        return holds;
+        return holds.isEmpty() ? covered(fact, profile, state) : holds;
     }
 }

@@ -126,7 +126,7 @@ class GlassJoinTest {
 
     @Test
     void aLampThatIsTooWeakForOneClockIsPutOnAgainAndOneThatNobodyMeasuredIsNot() {
-        Journey weak = aligned().append(new LampRead(1));
+        Journey weak = aligned().untilStep("bond.lit-sides").append(new LampRead(1));
         Fact on = first(weak, "bond.lit-sides").fact();
         assertThat(((LampOn) on).seconds()).isEqualTo(7200);
         assertThat(weak.holds(on)).isEmpty();
@@ -167,7 +167,7 @@ class GlassJoinTest {
     @Test
     void aSyringePastItsDateIsHeldAndALeadMayLetItBy() {
         Fact old = new LiquidLaid(1, 20, LocalDate.of(2026, 3, 1));
-        Journey journey = atTheGlass();
+        Journey journey = atTheGlass().append(new LampRead(50));
         assertThat(journey.holds(old))
                 .extracting(Hold::because)
                 .containsExactly("This liquid was to be used by {day:2026-03-01}: another syringe");

@@ -462,7 +462,8 @@ class CourseTest {
                 .containsExactly("strip.isolate");
         journey.append(new StripFact.BatteryIsolated(StripFact.Isolation.UNPLUGGED))
                 .append(new StripFact.IsolationProven());
-        assertThat(journey.holds(plug)).isEmpty();
+        assertThat(journey.heldBy(plug)).as("under its cover").containsExactly("strip.covered");
+        assertThat(journey.untilStep("strip.display-plug").holds(plug)).isEmpty();
     }
 
     @Test

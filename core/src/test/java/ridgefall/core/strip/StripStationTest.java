@@ -6,9 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.gate.Journey;
 import ridgefall.core.intake.IntakeFact.PowerSeen;
-import ridgefall.core.job.Answer;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.DeviceProfile;
@@ -28,7 +26,7 @@ class StripStationTest {
     private static final Fact UNPLUGGED = new BatteryIsolated(Isolation.UNPLUGGED);
 
     private static Journey open() {
-        return new Journey().append(new FrontOpened());
+        return new Journey().until(Station.STRIP);
     }
 
     @Test
@@ -56,24 +54,30 @@ class StripStationTest {
     @Test
     void nothingComesOffInsideAClosedFront() {
         assertThat(new Journey().heldBy(UNPLUGGED)).containsExactly("separate.open");
-        assertThat(open().heldBy(UNPLUGGED)).isEmpty();
+        assertThat(open().heldBy(UNPLUGGED)).as("screws over its plug").containsExactly("strip.covered");
+        assertThat(open().untilStep("strip.isolate").heldBy(UNPLUGGED)).isEmpty();
     }
 
     @Test
     void whereTheBatteryIsReachedFromTheBackItComesOutBeforeTheFrontOpens() {
-        Journey satchel = new Journey(ShippedBook.profile("sillery-satchel-7"));
-        assertThat(satchel.heldBy(UNPLUGGED)).isEmpty();
-        assertThat(satchel.append(UNPLUGGED).heldBy(new IsolationProven())).isEmpty();
+        Journey satchel = new Journey(ShippedBook.profile("sillery-satchel-7")).untilStep("heat.battery-out");
+        assertThat(satchel.heldBy(UNPLUGGED))
+                .as("it is asked for here, not at Strip")
+                .containsExactly("heat.battery-out");
+        assertThat(satchel.signOff("heat.battery-out", UNPLUGGED).heldBy(UNPLUGGED))
+                .isEmpty();
         assertThat(satchel.heldBy(new PlugFreed("display-latch"))).contains("separate.open");
     }
 
     @Test
     void noPlugIsFreedUntilNothingComesOnWithThePowerKey() {
-        Journey journey = open();
+        Journey journey = open().untilStep("strip.isolate");
         assertThat(journey.heldBy(new IsolationProven())).containsExactly("strip.isolate");
         assertThat(journey.append(UNPLUGGED).heldBy(new PlugFreed("touch-plug")))
                 .containsExactly("strip.proven");
-        assertThat(journey.append(new IsolationProven()).heldBy(new PlugFreed("touch-plug")))
+        assertThat(journey.append(new IsolationProven())
+                        .untilStep("strip.touch-plug")
+                        .heldBy(new PlugFreed("touch-plug")))
                 .isEmpty();
         assertThat(journey.append(UNPLUGGED).heldBy(new PlugFreed("touch-plug")))
                 .as("taken out of circuit anew, proven anew")
@@ -118,11 +122,12 @@ class StripStationTest {
                         "strip.touch-latch",
                         "strip.home-latch");
         assertThat(quire.step("strip.panel-plug").hint()).startsWith("still live: plastic tool");
+        quire = new Journey(ShippedBook.profile("marrowby-quire-8")).untilStep("strip.panel-plug");
         assertThat(quire.heldBy(UNPLUGGED)).containsExactly("strip.panel-up");
         assertThat(quire.heldBy(new PlugFreed("panel-plug"))).isEmpty();
         assertThat(quire.heldBy(new PlugFreed("home-latch"))).containsExactly("strip.proven");
-        quire.append(new CheckAnswered("strip.panel-up", Answer.PASS, null));
-        assertThat(quire.heldBy(UNPLUGGED)).isEmpty();
+        assertThat(quire.untilStep("strip.screws-under").heldBy(UNPLUGGED)).containsExactly("strip.covered");
+        assertThat(quire.untilStep("strip.isolate").heldBy(UNPLUGGED)).isEmpty();
         Journey older = new Journey(ShippedBook.profile("marrowby-quire-8"))
                 .append(new FrontOpened())
                 .append(UNPLUGGED);

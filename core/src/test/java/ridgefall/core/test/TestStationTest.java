@@ -21,6 +21,8 @@ import ridgefall.core.seal.SealFact.CoverRemoved;
 
 /** What can be tried with the front loose is tried; camera and light sensor of the demo tablet work only closed. */
 class TestStationTest {
+    private static final String LINER = "seal.liner-long";
+
     private static Journey loose() {
         return new Journey().until(Station.TEST);
     }
@@ -67,12 +69,17 @@ class TestStationTest {
     @Test
     void nothingIsTriedOpenWhileTheFrontIsClosed() {
         assertThat(new Journey().heldBy(touch(Answer.PASS, null))).containsExactly("separate.open");
-        assertThat(loose().heldBy(touch(Answer.PASS, null))).isEmpty();
+        assertThat(loose().heldBy(touch(Answer.PASS, null)))
+                .as("its plugs are off")
+                .containsExactly("test.home-sensor-latch");
+        assertThat(loose().untilStep("open.picture").heldBy(touch(Answer.PASS, null)))
+                .as("in any order")
+                .isEmpty();
     }
 
     @Test
     void whatFailsLeadsOnAndHoldsTheLiners() {
-        Journey journey = loose().until(Station.SEAL).append(touch(Answer.FAIL, null));
+        Journey journey = loose().untilStep(LINER).append(touch(Answer.FAIL, null));
         assertThat(journey.step("open.touch").lead()).isEqualTo(Step.Lead.LEAD_ON);
         assertThat(journey.heldBy(new CoverRemoved("liner-long"))).containsExactly("open.touch");
         assertThat(journey.append(touch(Answer.PASS, null)).heldBy(new CoverRemoved("liner-long")))
@@ -81,7 +88,7 @@ class TestStationTest {
 
     @Test
     void whatCannotBeTriedSaysWhyAndHoldsNothing() {
-        Journey journey = loose().until(Station.SEAL).append(touch(Answer.CANNOT_TEST, "no picture to touch"));
+        Journey journey = loose().untilStep(LINER).append(touch(Answer.CANNOT_TEST, "no picture to touch"));
         assertThat(journey.step("open.touch").answer()).isEqualTo("Can't test: no picture to touch");
         assertThat(journey.heldBy(new CoverRemoved("liner-long"))).isEmpty();
         assertThatThrownBy(() -> journey.holds(touch(Answer.CANNOT_TEST, null))).hasMessageContaining("reason");
