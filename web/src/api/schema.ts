@@ -2341,6 +2341,7 @@ export interface components {
       mine: boolean;
       fact: components["schemas"]["Fact"];
       asks: components["schemas"]["AskView"][];
+      leadsTo: components["schemas"]["StepView"] | null;
     };
     CrackView: {
       /** Format: double */

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { type Problem, ProblemError } from "./client";
 
 const LINE_DOWN: Problem = {
@@ -11,7 +11,13 @@ const LINE_DOWN: Problem = {
 export function useSubmit<Given>(send: (given: Given) => Promise<void>) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [busy, setBusy] = useState(false);
+  // Known at once, not with the next drawing of the screen: a second press may come before that.
+  const sending = useRef(false);
   const submit = async (given: Given) => {
+    if (sending.current) {
+      return;
+    }
+    sending.current = true;
     setBusy(true);
     setProblem(null);
     try {
@@ -19,6 +25,7 @@ export function useSubmit<Given>(send: (given: Given) => Promise<void>) {
     } catch (error) {
       setProblem(error instanceof ProblemError ? error.problem : LINE_DOWN);
     } finally {
+      sending.current = false;
       setBusy(false);
     }
   };

@@ -28,7 +28,11 @@ const bend = {
       options: [],
     },
   ],
+  leadsTo: null,
 } satisfies Schemas["ChoiceView"];
+
+/** A press that comes at once was meant for what opened it. */
+const settled = () => new Promise((resolve) => setTimeout(resolve, 260));
 
 async function told(fields: { [label: string]: string }): Promise<unknown> {
   const record = vi.fn((fact: unknown) => Promise.resolve({ kind: "recorded" as const, fact }));
@@ -41,6 +45,7 @@ async function told(fields: { [label: string]: string }): Promise<unknown> {
       onClose={vi.fn()}
     />,
   );
+  await settled();
   for (const [label, text] of Object.entries(fields)) {
     await userEvent.type(screen.getByLabelText(new RegExp(`^${label}`)), text);
   }

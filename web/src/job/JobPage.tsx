@@ -28,7 +28,7 @@ import { ProblemNote } from "@/ui/ProblemNote";
 import { Cautions } from "./Cautions";
 import { AskDialog, type Asked } from "./AskDialog";
 import type { PanelProps } from "./panel";
-import { filled } from "./filled";
+import { type Fact, filled } from "./filled";
 import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
 import { MishapCard } from "./MishapCard";
@@ -43,6 +43,7 @@ import { StopSteps } from "./StopSteps";
 import { WrongDialog } from "./WrongDialog";
 import { type Choice, type Hold, type Job, type Record, type Station, type Step, useJob } from "./useJob";
 import { useKeys } from "./useKeys";
+import { useQuestion } from "./useQuestion";
 
 export function JobPage() {
   const { jobId = "" } = useParams();
@@ -50,7 +51,7 @@ export function JobPage() {
 }
 
 function Workspace({ jobId }: { jobId: string }) {
-  const { job, error, record, pending } = useJob(jobId);
+  const { job, error, record, unheard, stuck } = useJob(jobId);
   const units = useUnits();
   const mayPropose = useMay("PROPOSE_CORRECTIONS");
   const [chosen, setChosen] = useState<Station | null>(null);
@@ -65,29 +66,41 @@ function Workspace({ jobId }: { jobId: string }) {
   const [asking, setAsking] = useState<string | null>(null);
   const [opened, setOpened] = useState<"stop" | "reasons" | null>(null);
 
-  const next = job?.steps.find((step) => step.open && (!pending.has(step.id) || begins(step)));
-  const shown: Station = chosen ?? next?.station ?? job?.station ?? "PROVE";
-  const action: LargeAction =
-    next && pending.has(next.id)
-      ? { kind: "runs", step: { ...next, choices: [] } }
-      : largeAction(next ?? null, shown, asking);
+  const next = job?.steps.find((step) => step.id === job.nextStepId);
+  const told = unheard.at(-1);
+  const at = next ?? job?.steps.find((step) => step.id === told?.stepId);
+  const shown: Station = chosen ?? at?.station ?? job?.station ?? "PROVE";
+  const action: LargeAction = largeAction(next ?? null, shown, asking, told);
+  const question = useQuestion(
+    JSON.stringify([action.kind, next?.title, next?.answer, next?.choices[0]?.fact]),
+  );
   // What was opened closes by itself once another screen has changed what it was about.
   const open = opened === action.kind ? opened : null;
 
-  const tell: Record = async (fact, words, step) => {
+  const tell: Record = async (fact, words, step, then) => {
     setRefusal(null);
-    const fate = await record(fact, words, step);
+    const fate = await record(fact, words, step, then);
     if (fate.kind === "refused" && fate.problem.status !== 409) {
       setRefusal(fate.problem);
     }
     return fate;
   };
+  /** The same of what a panel tells beside the question. */
+  const beside: Record = async (fact, words, step, then) =>
+    question.counts(false) ? tell(fact, words, step, then) : { kind: "ignored" };
   const choose = (step: Step, choice: Choice) => {
+    if (action.kind === "waits") {
+      question.refuse();
+      return;
+    }
+    if (!question.counts(step.id === next?.id)) {
+      return;
+    }
     setAsking(null);
     if (choice.asks.length > 0) {
       setAsked({ title: step.title, hint: step.hint, choice, step });
     } else {
-      void tell(choice.fact, `${step.title}: ${choice.label}`, step);
+      void tell(choice.fact, `${step.title}: ${choice.label}`, step, choice.leadsTo);
       // Whoever answers the next step wants to see the one after it.
       if (step.id === next?.id) {
         setChosen(null);
@@ -105,10 +118,16 @@ function Workspace({ jobId }: { jobId: string }) {
       />
     );
   const go = () => {
+    if (action.kind === "record") {
+      choose(action.step, action.choice);
+    } else if (action.kind === "waits" || action.kind === "runs" || action.kind === "none") {
+      question.refuse();
+    } else if (question.counts(true)) {
+      lead(action);
+    }
+  };
+  const lead = (action: LargeAction) => {
     switch (action.kind) {
-      case "record":
-        choose(action.step, action.choice);
-        break;
       case "back":
         setChosen(null);
         break;
@@ -123,15 +142,24 @@ function Workspace({ jobId }: { jobId: string }) {
     }
   };
   const undo = () => {
-    if (job?.undo?.choice.mine) {
-      void tell(job.undo.choice.fact, `${job.undo.choice.label}: ${job.undo.words}`);
+    if (unheard.length > 0) {
+      // What it would take back is not the latest any more.
+      question.refuse();
+    } else if (job?.undo?.choice.mine) {
+      void beside(job.undo.choice.fact, `${job.undo.choice.label}: ${job.undo.words}`);
     }
   };
-  const mishap = (what: Choice) => void tell(filled(what, { positionMm: pointed ?? undefined }), what.label);
+  const mishap = (what: Choice) => {
+    const fact = filled(what, { positionMm: pointed ?? undefined });
+    const moved = unheard.length > 0 && pointed === null;
+    // What is in hand the server knows better once it has heard what was told before.
+    void beside(moved ? ({ ...fact, positionMm: null, stepId: null } as Fact) : fact, what.label);
+  };
   const cell = (sign: Choice) => {
-    // What to do is shown at the station in hand, wherever one looked ahead to.
+    // What to do is shown at once and at the station in hand, wherever one looked ahead to.
     setChosen(null);
-    void tell(sign.fact, sign.label).then(() => setOpened("stop"));
+    setOpened("stop");
+    void tell(sign.fact, sign.label, undefined, sign.leadsTo);
   };
   /** A tap that belongs to no step. */
   const aside = (title: string, choice: Choice) => {
@@ -139,7 +167,7 @@ function Workspace({ jobId }: { jobId: string }) {
     if (choice.asks.length > 0) {
       setAsked({ title, hint: null, choice });
     } else {
-      void tell(choice.fact, `${title}: ${choice.label}`);
+      void beside(choice.fact, `${title}: ${choice.label}`);
     }
   };
 
@@ -148,6 +176,7 @@ function Workspace({ jobId }: { jobId: string }) {
     action,
     go,
     choose,
+    refuse: question.refuse,
     undo,
     mishap,
     mishaps: job?.atRisk ? job.whenItGoesWrong : [],
@@ -178,9 +207,10 @@ function Workspace({ jobId }: { jobId: string }) {
   }
 
   const resume = job.resume && job.resume.at !== resumed ? job.resume : null;
+  const pending = new Set(unheard.map((tap) => tap.stepId).filter((id) => id !== next?.id));
   const panel: PanelProps = {
     job,
-    record: tell,
+    record: beside,
     choose,
     pointed,
     onPoint: setPointed,
@@ -228,6 +258,8 @@ function Workspace({ jobId }: { jobId: string }) {
             steps={job.steps.filter((step) => step.station === shown)}
             nextId={next?.id ?? null}
             pending={pending}
+            stuck={stuck}
+            waits={action.kind === "waits"}
             units={units}
             closed={job.closed}
             still={resume !== null}
@@ -252,7 +284,9 @@ function Workspace({ jobId }: { jobId: string }) {
       <NextBar
         job={job}
         action={action}
-        pendingCount={pending.size}
+        unheard={unheard.length}
+        stuck={stuck}
+        question={question}
         units={units}
         onGo={go}
         onChoose={choose}
@@ -277,7 +311,7 @@ function Workspace({ jobId }: { jobId: string }) {
       <StopDialog
         step={open === "stop" ? (next ?? null) : null}
         job={job}
-        onTell={cell}
+        onTell={(sign) => question.counts(false) && cell(sign)}
         onChoose={(step, choice) => {
           setOpened(null);
           choose(step, choice);
@@ -287,9 +321,6 @@ function Workspace({ jobId }: { jobId: string }) {
     </>
   );
 }
-
-/** What is begun with a tap is not over with it: nothing after it is offered before the server has said how it goes. */
-const begins = (step: Step) => step.lead === "BEGINS";
 
 /** Screws and plugs go back, or are looked for, in the open device. */
 const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws|battery-held))/;

@@ -58,7 +58,7 @@ function show(
   next: Step | null,
   job: Partial<Job> = {},
   elapsedS = 0,
-  pendingCount = 0,
+  unheard = 0,
   shown: Step["station"] = "HEAT",
   asking: string | null = null,
 ) {
@@ -76,8 +76,15 @@ function show(
     <MemoryRouter>
       <NextBar
         job={{ ...JOB, ...job }}
-        action={largeAction(next, shown, asking)}
-        pendingCount={pendingCount}
+        action={largeAction(
+          next,
+          shown,
+          asking,
+          unheard > 0 ? { stepId: null, words: "Handed over" } : undefined,
+        )}
+        unheard={unheard}
+        stuck={false}
+        question={{ stands: true, tooSoon: false }}
         units={{ temperature: "F", length: "mm" }}
         {...taps}
       />
@@ -140,7 +147,7 @@ describe("the next action", () => {
 
   it("leads to the record once handed over, and not before that is certain", () => {
     show(null, { closed: true }, 0, 1);
-    expect(screen.getByText("Kept until the line is back")).toBeInTheDocument();
+    expect(screen.getByText("Sent; what comes next follows.")).toBeInTheDocument();
     show(null, { closed: true });
     expect(screen.getByRole("link", { name: /Open the record/ })).toHaveAttribute(
       "href",

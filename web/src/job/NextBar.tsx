@@ -30,7 +30,9 @@ const HALF =
 export function NextBar({
   job,
   action,
-  pendingCount,
+  unheard,
+  stuck,
+  question,
   units,
   onGo,
   onChoose,
@@ -42,7 +44,12 @@ export function NextBar({
 }: {
   job: Job;
   action: LargeAction;
-  pendingCount: number;
+  /** How many taps the server's word does not know of yet. */
+  unheard: number;
+  /** The line is down. */
+  stuck: boolean;
+  /** Whether what is asked has stood long enough to be answered, and whether a press came too soon. */
+  question: { stands: boolean; tooSoon: boolean };
   units: Units;
   /** Does what the large action says. */
   onGo: () => void;
@@ -55,11 +62,19 @@ export function NextBar({
 }) {
   const danger = job.cellSigns[0];
   return (
-    <footer className="flex h-30 shrink-0 bg-deep text-on-deep" data-pending={pendingCount}>
+    <footer
+      className={clsx(
+        "flex h-30 shrink-0 bg-deep text-on-deep",
+        question.tooSoon && "outline-4 -outline-offset-4 outline-alarm",
+      )}
+      data-pending={unheard}
+      data-stands={question.stands || undefined}
+      data-too-soon={question.tooSoon || undefined}
+    >
       <button
         type="button"
         className="flex w-28 lg:w-36 flex-col justify-center gap-1 px-4 text-left leading-tight disabled:opacity-40"
-        disabled={!job.undo?.choice.mine}
+        disabled={!job.undo?.choice.mine || unheard > 0}
         onClick={onUndo}
       >
         <span className="flex items-center gap-2">
@@ -69,14 +84,7 @@ export function NextBar({
           {job.undo && (job.undo.choice.mine ? say(job.undo.words, units) : `for ${job.undo.who} or a lead`)}
         </span>
       </button>
-      <Large
-        job={job}
-        action={action}
-        waiting={pendingCount > 0}
-        units={units}
-        onGo={onGo}
-        onChoose={onChoose}
-      />
+      <Large job={job} action={action} stuck={stuck} units={units} onGo={onGo} onChoose={onChoose} />
       {job.atRisk && (
         <div className={STACK}>
           {job.whenItGoesWrong.slice(0, MISHAP_KEYS.length).map((what, i) => (
@@ -127,21 +135,24 @@ export function NextBar({
 function Large({
   job,
   action,
-  waiting,
+  stuck,
   units,
   onGo,
   onChoose,
 }: {
   job: Job;
   action: LargeAction;
-  waiting: boolean;
+  stuck: boolean;
   units: Units;
   onGo: () => void;
   onChoose: (step: Step, choice: Choice) => void;
 }) {
   const { step } = action;
+  if (action.kind === "waits") {
+    return <Told words={say(action.words, units)} stuck={stuck} />;
+  }
   if (!step) {
-    return <Done job={job} waiting={waiting} />;
+    return <Done job={job} />;
   }
   const title = say(step.title, units);
   const found = step.answer ? `${title}${title.endsWith("?") ? "" : ":"} ${say(step.answer, units)}` : title;
@@ -300,9 +311,27 @@ function Running({
   );
 }
 
-function Done({ job, waiting }: { job: Job; waiting: boolean }) {
-  if (waiting || !job.closed) {
-    return <p className="grid flex-1 place-content-center text-2xl">Kept until the line is back</p>;
+/** What was told last; what comes next the server says, and nothing can be answered before. */
+function Told({ words, stuck }: { words: string; stuck: boolean }) {
+  return (
+    <p
+      data-told
+      role="status"
+      className="flex min-w-0 flex-1 flex-col justify-center border-4 border-lamp px-4 leading-tight lg:px-6"
+    >
+      <span className="line-clamp-2 text-2xl font-bold">{words}</span>
+      <span className="animate-late">
+        {stuck
+          ? "Kept until the line is back; what comes next needs the line."
+          : "Sent; what comes next follows."}
+      </span>
+    </p>
+  );
+}
+
+function Done({ job }: { job: Job }) {
+  if (!job.closed) {
+    return <p className="grid flex-1 place-content-center text-2xl">Nothing is left to do here</p>;
   }
   return (
     <Link

@@ -10,6 +10,8 @@ export function StepList({
   steps,
   nextId,
   pending,
+  stuck,
+  waits,
   units,
   closed,
   still,
@@ -18,6 +20,10 @@ export function StepList({
   steps: readonly Step[];
   nextId: string | null;
   pending: ReadonlySet<string | null>;
+  /** The line is down. */
+  stuck: boolean;
+  /** What was told last may change what is due: nothing is answered before that is known. */
+  waits: boolean;
   units: Units;
   closed: boolean;
   /** Something above is to be read first: the next step does not push it out of sight. */
@@ -55,7 +61,7 @@ export function StepList({
               <span className="min-w-0 flex-1 leading-snug">
                 <span className={clsx(isNext && "font-semibold")}>{say(step.title, units)}</span>
                 {pending.has(step.id) ? (
-                  <span className="block text-quiet">waits for the line</span>
+                  <span className="block text-quiet">{stuck ? "waits for the line" : "sent"}</span>
                 ) : (
                   step.answer && (
                     <span className={clsx("block", step.problem ? "font-semibold text-alarm" : "text-done")}>
@@ -75,7 +81,7 @@ export function StepList({
                     <Button
                       key={choice.label}
                       look={choice.tone === "FAIL" ? "alarm" : "plain"}
-                      disabled={!choice.mine || pending.has(step.id)}
+                      disabled={!choice.mine || waits || pending.has(step.id)}
                       onClick={() => onChoose(step, choice)}
                     >
                       {say(choice.label, units)}

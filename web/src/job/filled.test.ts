@@ -19,6 +19,7 @@ const wedge = {
       options: [],
     },
   ],
+  leadsTo: null,
 } satisfies Choice;
 
 describe("a choice filled in", () => {

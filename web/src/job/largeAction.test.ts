@@ -55,6 +55,20 @@ describe("the large action", () => {
     expect(largeAction(reading, "TEST", "open.touch")).toEqual({ kind: "runs", step: reading });
   });
 
+  it("waits for the server's word after what it had not foreseen", () => {
+    const told = { stepId: "open.touch", words: "Touch: Fails" };
+    expect(largeAction(null, "TEST", null, told)).toEqual({
+      kind: "waits",
+      step: null,
+      words: "Touch: Fails",
+    });
+    expect(largeAction(step(), "TEST", null, told).kind).toBe("record");
+  });
+
+  it("leads to what to do about a danger before any answer to it is known", () => {
+    expect(largeAction(step({ lead: "STOP", choices: [] }), "TEST", null).kind).toBe("stop");
+  });
+
   it("is nothing where the step is not this role's, or none is left", () => {
     expect(
       largeAction(step({ choices: [{ label: "Works", mine: false }] as Step["choices"] }), "TEST", null).kind,

@@ -1,4 +1,4 @@
-import type { Choice, Station, Step } from "./useJob";
+import type { Choice, Station, Step, Unheard } from "./useJob";
 
 /** What the large action, the space bar and the pedal do now. Only the first records something. */
 export type LargeAction =
@@ -13,26 +13,34 @@ export type LargeAction =
   | { kind: "runs"; step: Step }
   | { kind: "stop"; step: Step; words: string }
   | { kind: "reasons"; step: Step; words: string }
+  /** Something was told, and what comes next the server has yet to say. */
+  | { kind: "waits"; step: Step | null; words: string }
   /** Nothing to do, or not for this role. */
   | { kind: "none"; step: Step | null };
 
 /**
  * @param shown the station whose picture is in sight
  * @param asking the step whose question was put again
+ * @param told what the server's word does not know of yet
  */
-export function largeAction(next: Step | null, shown: Station, asking: string | null): LargeAction {
-  const first = next?.choices[0];
-  if (!next || !first) {
-    return { kind: "none", step: next };
+export function largeAction(
+  next: Step | null,
+  shown: Station,
+  asking: string | null,
+  told?: Unheard,
+): LargeAction {
+  if (!next) {
+    return told ? { kind: "waits", step: null, words: told.words } : { kind: "none", step: null };
   }
+  const first = next.choices[0];
   // Where someone can get hurt everybody sees what to do, whoever may answer.
-  if (!first.mine && next.lead !== "STOP") {
+  if (!first?.mine && next.lead !== "STOP") {
     return { kind: "none", step: next };
   }
   if (next.station !== shown) {
     return { kind: "back", step: next };
   }
-  const words = next.leadWords ?? first.label;
+  const words = next.leadWords ?? first?.label ?? "";
   switch (next.lead) {
     case "STOP":
       return { kind: "stop", step: next, words };
@@ -46,6 +54,6 @@ export function largeAction(next: Step | null, shown: Station, asking: string | 
     case "SETTLE":
       return asking === next.id ? { kind: "answers", step: next } : { kind: "again", step: next, words };
     default:
-      return { kind: "record", step: next, choice: first };
+      return first ? { kind: "record", step: next, choice: first } : { kind: "none", step: next };
   }
 }

@@ -8,7 +8,7 @@ import type { Choice, Job, Step } from "./useJob";
 /** What goes wrong most, in the order the core tells it: slip, new crack. */
 export const MISHAP_KEYS = ["s", "c"];
 
-/** A foot on the pedal bounces. */
+/** A foot on the pedal bounces. What answers a question is asked there: useQuestion. */
 const BOUNCE_MS = 250;
 
 /** Whether a step still waits for its timer; then the pedal must not end it by accident. */
@@ -32,6 +32,8 @@ export function useKeys(on: {
   /** Does what the large action says. */
   go: () => void;
   choose: (step: Step, choice: Choice) => void;
+  /** Shows that a press came to nothing. */
+  refuse: () => void;
   undo: () => void;
   /** What can go wrong, and telling it. */
   mishaps: Choice[];
@@ -82,14 +84,18 @@ export function useKeys(on: {
         const { kind, step } = now.action;
         const choice = step?.choices[n];
         if ((kind === "record" || kind === "answers" || kind === "runs") && choice?.mine) {
-          once(() => now.choose(now.action.step as Step, choice));
+          now.choose(step, choice);
+        } else {
+          now.refuse();
         }
       };
       const act: { [key: string]: () => void } = {
         " ": () => {
           const { action } = now;
-          if (action.kind !== "record" || !waits(action.step, now.timers, serverNow() / 1000)) {
-            once(now.go);
+          if (action.kind === "record" && waits(action.step, now.timers, serverNow() / 1000)) {
+            now.refuse();
+          } else {
+            now.go();
           }
         },
         u: now.undo,
@@ -97,7 +103,7 @@ export function useKeys(on: {
           MISHAP_KEYS.map((key, i) => [key, () => now.mishaps[i] && now.mishap(now.mishaps[i])]),
         ),
         Escape: now.onSeen,
-        x: () => once(() => now.cell?.()),
+        x: () => now.cell?.(),
         w: now.onWrong,
         m: () => setMuted(!muted),
         b: () => void navigate("/"),

@@ -127,6 +127,16 @@ describe("the outbox", () => {
     expect(second).toEqual({ kind: "recorded", seq: 1 });
   });
 
+  it("keeps what a tap leads to beside it, until a screen has seen its number", async () => {
+    const journal = new FakeJournal();
+    const box = new Outbox(journal.send, new Memory());
+    const then = { id: "open.stylus" } as Tap["then"];
+    await box.tap("j", 0, fact, "Touch: Works", "open.touch", then);
+    expect(box.read().recorded).toMatchObject([
+      { stepId: "open.touch", words: "Touch: Works", then, seq: 1 },
+    ]);
+  });
+
   it("waits for a sign-in when the session has ended", async () => {
     const journal = new FakeJournal();
     const box = new Outbox(journal.send, new Memory());

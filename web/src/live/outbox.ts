@@ -11,18 +11,24 @@ export interface Tap {
   expectedSeq: number;
   tappedAt: string;
   fact: Schemas["Fact"];
+  /** What comes up with it at once, as the server has said beforehand; null where that has to be waited for. */
+  then: Schemas["StepView"] | null;
 }
 
 /** What became of a tap: in the journal, waiting for the line, or refused. */
 export type Fate =
   | { kind: "recorded"; seq: number }
   | { kind: "waiting" }
+  /** The hand came down twice, or on a question that had only just come up. */
+  | { kind: "ignored" }
   | { kind: "refused"; problem: Problem };
+
+type Recorded = Pick<Tap, "jobId" | "stepId" | "words" | "then"> & { seq: number };
 
 interface State {
   taps: readonly Tap[];
   /** Steps whose tap is in the journal; until a screen has seen that number they stay answered. */
-  recorded: readonly { jobId: string; stepId: string | null; seq: number }[];
+  recorded: readonly Recorded[];
   /** The line is down and taps wait. */
   stuck: boolean;
   /** The session has ended; taps wait for a sign-in. */
@@ -93,7 +99,14 @@ export class Outbox {
   }
 
   /** Takes a tap made while the screen showed the journal up to {@code shownSeq}. */
-  tap(jobId: string, shownSeq: number, fact: Schemas["Fact"], words: string, stepId: string | null) {
+  tap(
+    jobId: string,
+    shownSeq: number,
+    fact: Schemas["Fact"],
+    words: string,
+    stepId: string | null,
+    then: Tap["then"] = null,
+  ) {
     // The line may have shown what a tap did before its own answer comes: it is not counted a second time.
     const afterWaiting = this.state.taps.findLast((tap) => tap.jobId === jobId)?.expectedSeq ?? -1;
     const known = Math.max(shownSeq, this.latestSeq.get(jobId) ?? 0, afterWaiting + 1);
@@ -105,6 +118,7 @@ export class Outbox {
       expectedSeq: known,
       tappedAt: new Date(serverNow()).toISOString(),
       fact,
+      then,
     };
     const fate = new Promise<Fate>((resolve) => this.waiters.set(tap.commandId, resolve));
     this.set({ taps: [...this.state.taps, tap] });
@@ -140,7 +154,7 @@ export class Outbox {
       const answer = await this.send(tap, this.state.taps.length === 1);
       const { seq } = answer;
       this.latestSeq.set(tap.jobId, seq);
-      const recorded = [...this.state.recorded, { jobId: tap.jobId, stepId: tap.stepId, seq }].slice(-KEPT);
+      const recorded = [...this.state.recorded, { ...tap, seq }].slice(-KEPT);
       this.remove(tap, { recorded, stuck: false, signedOut: false });
       this.settle(tap, { kind: "recorded", seq });
       this.onRecorded(tap.jobId, answer);

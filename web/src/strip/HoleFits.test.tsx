@@ -16,7 +16,7 @@ const HOLE = {
   lie: "NOW" as const,
   where: null,
   told: null,
-  choices: [{ label: "Dropped it", tone: "FAIL" as const, mine: true, fact: LOST, asks: [] }],
+  choices: [{ label: "Dropped it", tone: "FAIL" as const, mine: true, fact: LOST, asks: [], leadsTo: null }],
   fits: [
     {
       kind: 0,
@@ -75,6 +75,7 @@ describe("a hole that was tapped", () => {
         threadLock: false,
       },
       asks: [],
+      leadsTo: null,
     };
     const hole = {
       ...HOLE,

@@ -3,6 +3,7 @@ import type { Problem } from "@/api/client";
 import type { Units } from "@/units/units";
 import { Button } from "./Button";
 import { ProblemNote } from "./ProblemNote";
+import { useJustOpened } from "./useJustOpened";
 
 /** A dialog's fields, what was wrong with them, and the two ways out. */
 export function Form({
@@ -20,13 +21,16 @@ export function Form({
   onClose: () => void;
   children: ReactNode;
 }) {
+  const justOpened = useJustOpened();
   return (
     <form
       className="space-y-4"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void submit();
+        if (!justOpened()) {
+          void submit();
+        }
       }}
     >
       {children}

@@ -1,6 +1,7 @@
 import clsx from "clsx";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { useJustOpened } from "./useJustOpened";
 
 export function Modal({
   title,
@@ -18,12 +19,14 @@ export function Modal({
   quiet?: boolean;
   children: ReactNode;
 }) {
+  const justOpened = useJustOpened(open);
   return (
     <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-deep/60" />
         <Dialog.Content
           aria-describedby={undefined}
+          onInteractOutside={(event) => justOpened() && event.preventDefault()}
           onOpenAutoFocus={
             quiet
               ? (event) => {

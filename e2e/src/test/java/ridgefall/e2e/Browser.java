@@ -51,6 +51,15 @@ final class Browser implements AutoCloseable {
     private static final String PICTURES =
             "[...document.querySelectorAll('img')].filter(i => i.alt === args[0] && i.naturalWidth > 0).length";
 
+    /** What is asked has stood long enough to be answered. */
+    private static final String STANDS = """
+            (() => {
+              const form = document.querySelector('[role=dialog] form');
+              if (form) return performance.now() - (form.seen ??= performance.now()) > 260;
+              const bar = document.querySelector('footer[data-pending]');
+              return !bar || !!bar.dataset.stands;
+            })()""";
+
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
     private final ChromeDriver driver;
@@ -278,7 +287,9 @@ final class Browser implements AutoCloseable {
         driver.findElement(By.id("device-search")).sendKeys(Keys.ENTER);
         awaitText("this one");
         driver.findElement(By.id("owner")).sendKeys(owner);
-        driver.findElement(By.id("fault")).sendKeys(fault, Keys.ENTER);
+        driver.findElement(By.id("fault")).sendKeys(fault);
+        readFirst();
+        driver.findElement(By.id("fault")).sendKeys(Keys.ENTER);
         await(() -> driver.findElement(By.cssSelector("[data-next='intake.front']")));
         return this;
     }
@@ -394,6 +405,7 @@ final class Browser implements AutoCloseable {
     }
 
     private void clickFirst(String xpath) {
+        readFirst();
         try {
             // What is drawn anew between finding and clicking is found once more; nobody presses what can't be pressed
             // yet.
@@ -549,16 +561,23 @@ final class Browser implements AutoCloseable {
                     input.sendKeys("price".equals(input.getDomAttribute("id")) ? "189" : "said so");
                 }
             }
+            readFirst();
             press(Keys.ENTER);
         } catch (StaleElementReferenceException e) {
             // It closed meanwhile: the answer before was enough.
         }
     }
 
-    /** A key of the workspace, not sooner after the last than a pedal bounces. */
+    /** A key of the workspace. */
     void tap(CharSequence key) {
-        LockSupport.parkNanos(lastTap + PEDAL_BOUNCE.toNanos() - System.nanoTime());
+        readFirst();
         press(key);
+    }
+
+    /** A person reads what is asked, and no screen takes a press sooner: nor one right after another. */
+    private void readFirst() {
+        LockSupport.parkNanos(lastTap + PEDAL_BOUNCE.toNanos() - System.nanoTime());
+        await("a question that stands", STANDS);
         lastTap = System.nanoTime();
     }
 
@@ -572,7 +591,9 @@ final class Browser implements AutoCloseable {
 
     /** Types over whatever stands in a field. */
     void type(String field, String text) {
-        await(() -> driver.findElement(By.id(field))).sendKeys(Keys.chord(Keys.CONTROL, "a"), text, Keys.ENTER);
+        put(field, text);
+        readFirst();
+        driver.findElement(By.id(field)).sendKeys(Keys.ENTER);
     }
 
     /** A day as 2026-12-01, whatever order its field has the parts in. */
@@ -583,6 +604,7 @@ final class Browser implements AutoCloseable {
                 Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, day);
                 input.dispatchEvent(new Event('input', {bubbles: true}));
                 """, input, day);
+        readFirst();
         input.sendKeys(Keys.ENTER);
     }
 

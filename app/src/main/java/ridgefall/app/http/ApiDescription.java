@@ -101,7 +101,8 @@ public class ApiDescription {
             new String[] {"CopyView", "written"},
             new String[] {"JoinView", "film"},
             new String[] {"TouchView", "openUntil"},
-            new String[] {"JoinView", "with"});
+            new String[] {"JoinView", "with"},
+            new String[] {"ChoiceView", "leadsTo"});
 
     /** The same of facts. */
     private static final List<String[]> MAY_BE_NULL_IN_FACTS = List.of(

@@ -3,7 +3,6 @@ package ridgefall.app.job;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -37,17 +36,16 @@ class JobController {
     private final Answers answers;
     private final Jobs jobs;
     private final Plans plans;
-    private final List<Witness> witnesses;
+    private final Ahead ahead;
     private final Clock clock;
 
-    JobController(
-            Journal journal, Book book, Answers answers, Jobs jobs, Plans plans, List<Witness> witnesses, Clock clock) {
+    JobController(Journal journal, Book book, Answers answers, Jobs jobs, Plans plans, Ahead ahead, Clock clock) {
         this.journal = journal;
         this.book = book;
         this.answers = answers;
         this.jobs = jobs;
         this.plans = plans;
-        this.witnesses = witnesses;
+        this.ahead = ahead;
         this.clock = clock;
     }
 
@@ -140,13 +138,6 @@ class JobController {
     }
 
     private JobView shown(UUID jobId, Jobs.Job job, SignedIn who) {
-        return JobView.of(
-                jobId,
-                job,
-                next -> witnesses.stream()
-                        .flatMap(witness -> witness.offers(jobId, job.course(), next).stream())
-                        .findFirst(),
-                clock.instant(),
-                who);
+        return JobView.of(jobId, job, ahead, clock.instant(), who);
     }
 }

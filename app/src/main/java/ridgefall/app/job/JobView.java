@@ -9,7 +9,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 import ridgefall.app.http.ApiDescription;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.damage.Consequence;
@@ -94,13 +94,18 @@ public record JobView(
             @Schema(nullable = true) String leadWords,
             List<ChoiceView> choices) {}
 
-    /** {@code fact} is ready to send once the values in {@code asks} are filled in. */
+    /**
+     * {@code fact} is ready to send once the values in {@code asks} are filled in.
+     *
+     * @param leadsTo what comes up next where that is known before it is tapped; null wherever it has to be waited for
+     */
     public record ChoiceView(
             String label,
             Step.Tone tone,
             boolean mine,
             @Schema(ref = ApiDescription.FACT) Fact fact,
-            List<AskView> asks) {
+            List<AskView> asks,
+            @Schema(nullable = true) StepView leadsTo) {
         public static ChoiceView of(Step.Choice choice, Role role) {
             return of(choice, role.mayRecord(choice.fact()));
         }
@@ -120,7 +125,12 @@ public record JobView(
                                     a.suggestion(),
                                     a.mayBeEmpty(),
                                     a.options()))
-                            .toList());
+                            .toList(),
+                    null);
+        }
+
+        ChoiceView leadingTo(StepView next) {
+            return new ChoiceView(label, tone, mine, fact, asks, next);
         }
     }
 
@@ -250,9 +260,7 @@ public record JobView(
         }
     }
 
-    /** @param offered what an instrument would record of the step that comes next */
-    static JobView of(
-            UUID id, Jobs.Job job, Function<Step, Optional<Step.Choice>> offered, Instant now, SignedIn reader) {
+    static JobView of(UUID id, Jobs.Job job, Ahead ahead, Instant now, SignedIn reader) {
         Course course = job.course();
         Role role = reader.role();
         JobState state = course.state();
@@ -260,6 +268,9 @@ public record JobView(
         List<Step> steps = course.steps();
         FactWords words = course.words(steps);
         Optional<Step> next = course.next(steps);
+        Optional<Step> due = next.map(step -> ahead.offered(id, course, step));
+        List<Step> way =
+                due.map(step -> ahead.from(id, course, step, reader, now)).orElse(List.of());
         List<Entry> effective = JobState.effective(course.journal());
         List<EntryView> journal = new ArrayList<>(course.journal().stream()
                 .map(entry -> EntryView.of(entry, words, !effective.contains(entry)))
@@ -282,9 +293,8 @@ public record JobView(
                         .toList(),
                 steps.stream()
                         .map(step -> step.equals(next.orElse(null))
-                                ? offered.apply(step).map(step::offering).orElse(step)
-                                : step)
-                        .map(step -> stepView(step, role))
+                                ? stepView(due.get(), way, course, role)
+                                : stepView(step, List.of(), course, role))
                         .toList(),
                 next.map(Step::id).orElse(null),
                 next.flatMap(step -> ProvenBy.of(profile, step)).orElse(null),
@@ -305,7 +315,9 @@ public record JobView(
                         .map(consequence -> MishapView.of(consequence, state, role))
                         .toList(),
                 choices(course.whenItGoesWrong(), role),
-                choices(course.cellSigns(), role),
+                course.cellSigns().stream()
+                        .map(sign -> choice(sign, Optional.empty(), course, role))
+                        .toList(),
                 choices(course.detours(), role),
                 choices(course.afterwards(), role),
                 ResumeView.of(course, reader, now),
@@ -336,7 +348,11 @@ public record JobView(
         return new StationView(station, station.words(), own.size() - open, own.size(), course.cautions(station));
     }
 
-    private static StepView stepView(Step step, Role role) {
+    /** @param way what straight answers lead to from here, one after the other */
+    private static StepView stepView(Step step, List<Step> way, Course course, Role role) {
+        Optional<StepView> straight =
+                way.stream().findFirst().map(next -> stepView(next, way.subList(1, way.size()), course, role));
+        List<Step.Choice> choices = step.choices();
         return new StepView(
                 step.id(),
                 step.station(),
@@ -349,8 +365,17 @@ public record JobView(
                 step.waitsFor(),
                 step.lead(),
                 step.lead().words(),
-                step.choices().stream()
-                        .map(choice -> ChoiceView.of(choice, role))
+                IntStream.range(0, choices.size())
+                        .mapToObj(i -> choice(choices.get(i), i == 0 ? straight : Optional.empty(), course, role))
                         .toList());
+    }
+
+    private static ChoiceView choice(Step.Choice choice, Optional<StepView> straight, Course course, Role role) {
+        ChoiceView view = ChoiceView.of(choice, role);
+        return course.danger(choice.fact())
+                .map(step -> stepView(step, List.of(), course, role))
+                .or(() -> straight)
+                .map(view::leadingTo)
+                .orElse(view);
     }
 }

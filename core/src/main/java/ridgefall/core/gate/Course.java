@@ -458,8 +458,8 @@ public final class Course {
     private Optional<Step> stop(Optional<Step> due) {
         return StopState.of(state)
                 .stopped()
-                .map(stopped -> Stop.step(
-                        stopped, due.map(Step::station).orElse(Station.PROVE), DecideStation.goesBack(state)));
+                .map(stopped -> Stop.step(stopped.sign(), due.map(Step::station).orElse(Station.PROVE))
+                        .choosing(Stop.letGoOn(), DecideStation.goesBack(state)));
     }
 
     /** Those that this device goes through. */
@@ -535,6 +535,33 @@ public final class Course {
                                 : step.station() == Station.DECIDE ? Waits.OWNER : Waits.HANDS;
                 })
                 .orElse(Waits.HANDS);
+    }
+
+    /**
+     * The straight answer to a step that is due: nothing is asked for with it, nothing has to run out first, and it begins nothing that
+     * goes on by itself. Only what such an answer leads to can be told before it is given.
+     */
+    public static Optional<Fact> straight(Step due) {
+        boolean records = due.lead() == Step.Lead.RECORD || due.lead() == Step.Lead.PROPOSE;
+        return records && due.waitsFor() == null
+                ? due.choices().stream()
+                        .limit(1)
+                        .filter(choice ->
+                                choice.tone() == Step.Tone.GO && choice.asks().isEmpty())
+                        .map(Choice::fact)
+                        .filter(fact -> fact.timers().starts().isEmpty())
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    /** What to do once this is told: it is known before anybody says it, for there is no time then. Empty where nobody is in danger. */
+    public Optional<Step> danger(Fact fact) {
+        if (fact instanceof StopFact.CellBad bad) {
+            return Optional.of(Stop.step(bad.sign(), next().map(Step::station).orElse(Station.PROVE)));
+        }
+        return fact instanceof IntakeFact.BatterySeen seen && seen.battery().swollen()
+                ? Optional.of(IntakeStation.swollen())
+                : Optional.empty();
     }
 
     /** The first of its steps that is still open, where they are at hand; empty once handed over. */

@@ -252,8 +252,16 @@ public final class IntakeStation implements StationRoom {
                 .orElse(step);
     }
 
-    private static Step battery(JobState state) {
-        Step step = Step.open(
+    /** What to do about a battery that is swollen as it comes in. */
+    public static Step swollen() {
+        return asked().problem("swollen: " + Stop.WHAT_NOW)
+                .leading(Step.Lead.STOP)
+                .hinted(Stop.STEPS)
+                .choosing(Stop.letGoOn());
+    }
+
+    private static Step asked() {
+        return Step.open(
                 "intake.battery",
                 Station.INTAKE,
                 "Battery: flat, cool, quiet?",
@@ -261,15 +269,15 @@ public final class IntakeStation implements StationRoom {
                 Step.go("Sound", new IntakeFact.BatterySeen(Battery.SOUND)),
                 Step.fail("Swollen", new IntakeFact.BatterySeen(Battery.SWOLLEN)),
                 Step.other("Sound, but old or weak", new IntakeFact.BatterySeen(Battery.TIRED)));
+    }
+
+    private static Step battery(JobState state) {
         return IntakeState.of(state)
                 .battery()
                 .map(b -> b.swollen()
-                        ? step.problem("swollen: " + Stop.WHAT_NOW)
-                                .leading(Step.Lead.STOP)
-                                .hinted(Stop.STEPS)
-                                .choosing(Stop.letGoOn())
-                        : step.answered(b == Battery.TIRED ? "sound, but old or weak: heated less" : "sound"))
-                .orElse(step);
+                        ? swollen()
+                        : asked().answered(b == Battery.TIRED ? "sound, but old or weak: heated less" : "sound"))
+                .orElseGet(IntakeStation::asked);
     }
 
     private static Step power(JobState state) {

@@ -39,14 +39,10 @@ public final class Stop {
     }
 
     /** What stands before everything else, at the station where the work was. */
-    public static Step step(StopState.Stopped stopped, Station at, Choice goesBack) {
+    public static Step step(Sign sign, Station at) {
         return Step.open(HOLD, at, "Battery", STEPS)
-                .problem((stopped.sign() == Sign.DANGER
-                                ? ""
-                                : stopped.sign().words().toLowerCase(Locale.ROOT) + ": ")
-                        + WHAT_NOW)
-                .leading(Step.Lead.STOP)
-                .choosing(letGoOn(), goesBack);
+                .problem((sign == Sign.DANGER ? "" : sign.words().toLowerCase(Locale.ROOT) + ": ") + WHAT_NOW)
+                .leading(Step.Lead.STOP);
     }
 
     /** @param id of the step that says what to do */
