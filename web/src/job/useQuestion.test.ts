@@ -71,6 +71,15 @@ describe("a question", () => {
     expect(result.current.stands).toBe(true);
   });
 
+  it("stands anew where it comes back after something else was shown between", () => {
+    const { result, rerender } = question();
+    act(() => void vi.advanceTimersByTime(250));
+    expect(result.current.stands).toBe(true);
+    rerender({ asked: "sent" });
+    rerender({ asked: "Touch?" });
+    expect(result.current.stands).toBe(false);
+  });
+
   it("takes a click by where the finger came down, and one that rested long by its release", () => {
     const { result } = question();
     pressAt(10_200, "pointerdown");

@@ -45,7 +45,10 @@ export function useQuestion(asked: string) {
   useLayoutEffect(() => {
     since.current = performance.now();
     const timer = setTimeout(() => setStands(asked), STANDS_MS);
-    return () => clearTimeout(timer);
+    return () => {
+      clearTimeout(timer);
+      setStands(null);
+    };
   }, [asked]);
   useEffect(() => {
     const timer = tooSoon ? setTimeout(() => setTooSoon(0), 2 * STANDS_MS) : undefined;

@@ -94,13 +94,18 @@ class JournalTest {
     /** Nobody waits for a plan to know that a tap is in: all was made ready early, and what comes next is still at intake. */
     @Test
     void theAnswerLeavesTheJobOutWhereItsStepsAskForAPlanThatIsNotAtHand() {
+        Client lead = app.signedIn(Role.LEAD);
         long seq = ansa.append(job, 1, CRACKED).json().get("seq").asLong();
         for (JsonNode step : ansa.get("/api/jobs/" + job).json().get("steps")) {
             boolean before = step.get("station").asString().equals("HEAT")
                     && step.get("open").asBoolean()
                     && !step.get("id").asString().equals("heat.soak");
             if (before) {
-                seq = tapped(seq, step.at("/choices/0/fact")).get("seq").asLong();
+                JsonNode fact = step.at("/choices/0/fact");
+                Map<String, Object> early = Map.of(
+                        "type", "HoldOverridden", "holdId", "intake.battery", "reason", "ready early", "held", fact);
+                seq = lead.append(job, seq, early).json().get("seq").asLong();
+                seq = tapped(seq, fact).get("seq").asLong();
             }
         }
         Map<String, Object> bend = Map.of("type", "BendMarked", "corner", "TOP_LEFT", "gapMm", 0.91);

@@ -69,7 +69,7 @@ class RolesTest {
         Browser lead = visit.browser().signIn("Marn Ulscarth", "ridge-lead-33");
         lead.open("/people");
         lead.click("Add someone");
-        lead.type("new-password", "first-day-1");
+        lead.put("new-password", "first-day-1");
         lead.type("new-name", "Hale Osgood");
         lead.awaitText("Hale Osgood");
         Browser hale = visit.browser().signInByHand("Hale Osgood", "first-day-1");

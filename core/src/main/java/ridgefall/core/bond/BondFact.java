@@ -39,6 +39,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
      */
     record HeldByChosen(HeldBy held, String supplyId, String supply, List<Double> rollsMm) implements BondFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.present("held", held);
             Allowed.optionalText("supplyId", supplyId, 60);
@@ -79,6 +84,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
      */
     record SeatMeasured(double depthMm, double frontMm) implements BondFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.between("depthMm", depthMm, 0.1, 10, "mm");
             Allowed.between("frontMm", frontMm, 0.1, 10, "mm");
@@ -102,6 +112,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
 
     /** A bent corner as it is now, straightened or not; a gap of 0 is none. */
     record CornerMeasured(Landmark corner, double gapMm, Double bentMm) implements BondFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             Allowed.oneOf(
@@ -207,6 +222,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
     /** How the strips end at the corners; what was laid before is off again. */
     record StripsChosen(TapeSchool school) implements BondFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.present("school", school);
         }
@@ -224,6 +244,11 @@ public sealed interface BondFact extends Fact.Of<BondState> {
 
     /** @param thicknessMm of the ring as it came, not pressed */
     record RingMeasured(double thicknessMm) implements BondFact {
+        @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
         @Override
         public void check() {
             Allowed.between("thicknessMm", thicknessMm, 0.05, 3, "mm");

@@ -67,7 +67,10 @@ public interface Fact {
         return Timer.Change.NONE;
     }
 
-    /** Whether it is told as it comes, whatever else is due first: what ends something, a reading, a loss, an owner's word. */
+    /**
+     * Whether it is told as it comes, whatever else is due first: what ends something, a reading, a choice, a loss,
+     * an owner's word, and what a hand found free whatever was reckoned.
+     */
     default boolean atAnyTime() {
         return false;
     }

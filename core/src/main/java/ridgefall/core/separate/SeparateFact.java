@@ -34,6 +34,11 @@ public sealed interface SeparateFact extends Fact.Of<SeparateState> {
     /** Cut free, or unclipped. */
     record StretchFreed(String stretchId) implements SeparateFact {
         @Override
+        public boolean atAnyTime() {
+            return true;
+        }
+
+        @Override
         public void check() {
             Allowed.text("stretchId", stretchId, 40);
         }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import ridgefall.core.test.TouchTrace.Sample;
@@ -13,25 +12,24 @@ import ridgefall.core.test.TouchTrace.Stroke;
 
 /**
  * One stroke that was meant to be straight: total least squares, the angle {@code ½ atan2(2 s_xy, s_xx − s_yy)}; beside it a quadratic is
- * taken off, which is a bent ruler or an arm, and of what is left the strongest wave between 2 and 20 mm is
- * {@code 2 |mean(d e^(−2πi s/λ))|}.
+ * taken off, which is a bent ruler or an arm, and what is left is told wave by wave ({@link Swings}).
  *
  * @param lengthMm along it
  * @param rmsMm off the straight line; means something for ruler lines only
- * @param wave the strongest
+ * @param swings all that it swings by
  * @param mmPerS at which it was drawn
  * @param medianMs between samples
  * @param breaks where it was lost or leapt
  * @param ends how far off its line it was told near the screen's edges; none of a short one
  */
 public record TouchLine(
-        double lengthMm, double rmsMm, Wave wave, double mmPerS, double medianMs, List<Break> breaks, List<End> ends) {
-    private static final double SHORTEST_MM = 2;
-    private static final double LONGEST_MM = 20;
-
-    /** Waves are looked for so many to each that the line can tell apart: one that falls between two shows 97 % of itself. */
-    private static final int FINELY = 4;
-
+        double lengthMm,
+        double rmsMm,
+        Swings swings,
+        double mmPerS,
+        double medianMs,
+        List<Break> breaks,
+        List<End> ends) {
     private static final double LOST = 2.5;
     private static final double LEAP_MM = 3;
 
@@ -56,7 +54,7 @@ public record TouchLine(
     /** Of an end so much is looked at. */
     private static final double END_MM = 6;
 
-    private static final Wave NONE = new Wave(SHORTEST_MM, 0);
+    private static final Wave NONE = new Wave(Double.POSITIVE_INFINITY, 0);
 
     /** Fewer make no line. */
     static final int LEAST_SAMPLES = 12;
@@ -136,7 +134,7 @@ public record TouchLine(
         return new TouchLine(
                 length,
                 rms,
-                waves ? wave(only(along, looked), only(beside, looked)) : NONE,
+                waves ? swings(only(along, looked), only(beside, looked)) : Swings.NONE,
                 seconds <= 0 ? 0 : length / seconds,
                 medianMs,
                 breaks(samples, screen, beside, medianMs),
@@ -177,42 +175,13 @@ public record TouchLine(
                 Math.min(sample.yPx(), screen.heightPx() - sample.yPx())));
     }
 
-    private static Wave wave(double[] s, double[] beside) {
-        double[] d = unbent(s, beside);
-        double lengthMm =
-                DoubleStream.of(s).max().orElse(0) - DoubleStream.of(s).min().orElse(0);
-        int n = s.length;
-        double step = 1 / (FINELY * lengthMm);
-        // What comes less than twice on the line is no wave.
-        double perMm = Math.max(1 / LONGEST_MM, 2 / lengthMm);
-        double[] cos = turned(s, perMm, Math::cos);
-        double[] sin = turned(s, perMm, Math::sin);
-        double[] stepCos = turned(s, step, Math::cos);
-        double[] stepSin = turned(s, step, Math::sin);
-        Wave strongest = NONE;
-        for (; perMm <= 1 / SHORTEST_MM; perMm += step) {
-            double a = 0;
-            double b = 0;
-            for (int i = 0; i < n; i++) {
-                a += d[i] * cos[i];
-                b += d[i] * sin[i];
-                // A step further on at every point: turned by what one step turns it.
-                double further = cos[i] * stepCos[i] - sin[i] * stepSin[i];
-                sin[i] = sin[i] * stepCos[i] + cos[i] * stepSin[i];
-                cos[i] = further;
-            }
-            double amplitude = 2 * Math.hypot(a, b) / n;
-            if (amplitude > strongest.amplitudeMm()) {
-                strongest = new Wave(1 / perMm, amplitude);
-            }
-        }
-        return strongest;
+    private static Swings swings(double[] s, double[] beside) {
+        return Swings.of(s, unbent(s, beside));
     }
 
-    private static double[] turned(double[] s, double perMm, DoubleUnaryOperator by) {
-        return DoubleStream.of(s)
-                .map(at -> by.applyAsDouble(2 * Math.PI * perMm * at))
-                .toArray();
+    /** The strongest that it swings by. */
+    Wave wave() {
+        return swings.waves().stream().findFirst().orElse(NONE);
     }
 
     /** Without the quadratic that fits it best. */
@@ -254,24 +223,39 @@ public record TouchLine(
     }
 
     /**
-     * Two and a half times as far from one answer to the next as usual: lost, where it took longer too, leapt where it did not. A finger
-     * that rests says nothing either, and has not moved when it goes on.
+     * Two and a half times as far from one answer to the next as the time between them explains: it leapt. Where it is as far as the time
+     * explains and that is long, it was lost; a finger that rests says nothing either, and has not moved when it goes on.
      */
     private static List<Break> breaks(List<Sample> samples, Screen screen, double[] beside, double medianMs) {
-        double[] steps = IntStream.range(1, samples.size())
+        int n = samples.size();
+        double[] steps = IntStream.range(1, n)
                 .mapToDouble(i -> screen.mm(samples.get(i).apartPx(samples.get(i - 1))))
                 .toArray();
-        double usual = LOST * median(steps);
+        double[] ms = IntStream.range(1, n)
+                .mapToDouble(i -> samples.get(i).ms() - samples.get(i - 1).ms())
+                .toArray();
+        double mmPerMs = median(steps) / medianMs;
+        double lateMs = Math.max(SEEN_MS, medianMs * Math.max(LOST, missing(ms, medianMs)));
         List<Break> breaks = new ArrayList<>();
-        for (int i = 1; i < samples.size(); i++) {
-            double ms = samples.get(i).ms() - samples.get(i - 1).ms();
-            boolean late = ms > Math.max(LOST * medianMs, SEEN_MS);
-            if (steps[i - 1] > Math.max(usual, late ? LOST_MM : LEAP_MM)) {
-                boolean elsewhere = Math.abs(beside[i] - beside[i - 1]) > BESIDE_MM;
-                breaks.add(new Break(elsewhere || !late, samples.get(i - 1), steps[i - 1], ms));
+        for (int i = 0; i < n - 1; i++) {
+            boolean late = ms[i] > lateMs;
+            boolean leapt = steps[i] > Math.max(LEAP_MM, LOST * mmPerMs * Math.max(ms[i], medianMs));
+            boolean elsewhere = late && Math.abs(beside[i + 1] - beside[i]) > BESIDE_MM;
+            if (leapt || late && steps[i] > Math.max(LOST_MM, LOST * median(steps))) {
+                breaks.add(new Break(leapt && !late || elsewhere, samples.get(i), steps[i], ms[i]));
             }
         }
         return breaks;
+    }
+
+    /**
+     * How many answers in a row a line may miss where it misses some all along, by chance one line in a hundred: a browser that is busy
+     * loses them evenly, a panel in one place.
+     */
+    private static double missing(double[] ms, double medianMs) {
+        double all = DoubleStream.of(ms).sum() / medianMs;
+        double share = Math.max(1 - ms.length / all, 1e-6);
+        return 1 + Math.log(0.01 / ms.length) / Math.log(Math.min(share, 0.5));
     }
 
     static double median(double[] values) {

@@ -7,7 +7,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import ridgefall.core.test.TouchFinding.Before;
 import ridgefall.core.test.TouchFinding.DeadPatch;
@@ -49,8 +53,6 @@ public final class TouchProof {
 
     /** Lines at two speeds: by less they are one. */
     private static final double OTHER_SPEED = 1.4;
-
-    private static final double ALIKE = 1.2;
 
     /** Fingers of a hand lie side by side on no less. */
     private static final double HAND_MM = 60;
@@ -251,38 +253,52 @@ public final class TouchProof {
 
     /**
      * A panel's wave stands on the glass: as long however fast the line is drawn. A hand's stands in time: twice as long at twice
-     * the speed. With one speed only nobody can tell them apart.
+     * the speed. So each wave that stands out at either speed is looked for at the other, whatever else the hand does there; with one
+     * speed only nobody can tell them apart.
      */
     private static Optional<TouchFinding> wave(List<TouchLine> slow, List<TouchLine> fast) {
-        List<TouchLine> waving = Stream.concat(slow.stream(), fast.stream())
-                .filter(line -> line.wave().amplitudeMm() > WAVY_MM)
-                .toList();
-        if (waving.size() < 2) {
-            List<TouchLine> all = Stream.concat(slow.stream(), fast.stream()).toList();
-            Wave most = TouchLine.strongest(all);
-            return most.amplitudeMm() < HEALTHY_MM ? Optional.empty() : Optional.of(new Wavy(most, true));
+        List<TouchLine> all = Stream.concat(slow.stream(), fast.stream()).toList();
+        Wave most = TouchLine.strongest(all);
+        if (most.amplitudeMm() < HEALTHY_MM) {
+            return Optional.empty();
         }
-        Wave most = TouchLine.strongest(waving);
-        Optional<TouchLine> slowest = waving.stream().min(Comparator.comparing(TouchLine::mmPerS));
-        Optional<TouchLine> fastest = waving.stream().max(Comparator.comparing(TouchLine::mmPerS));
-        if (slowest.isEmpty()
-                || fastest.get().mmPerS() < OTHER_SPEED * slowest.get().mmPerS()) {
+        double slowest = all.stream().mapToDouble(TouchLine::mmPerS).min().orElse(0);
+        double fastest = all.stream().mapToDouble(TouchLine::mmPerS).max().orElse(0);
+        if (fastest < OTHER_SPEED * slowest) {
             return Optional.of(new Wavy(most, true));
         }
-        double lengths =
-                ratio(slowest.get().wave().periodMm(), fastest.get().wave().periodMm());
-        double times = ratio(hertz(slowest.get()), hertz(fastest.get()));
-        if (lengths < ALIKE && lengths < times) {
-            return Optional.of(new Wavy(most, false));
+        double between = Math.sqrt(slowest * fastest);
+        Map<Boolean, List<TouchLine>> atSpeed =
+                all.stream().collect(Collectors.partitioningBy(line -> line.mmPerS() > between));
+        List<Wave> onGlass = all.stream()
+                .flatMap(line -> line.swings().waves().stream())
+                .map(wave -> new Wave(wave.periodMm(), atBoth(atSpeed, wave, DoubleStream::max)))
+                .filter(wave -> wave.amplitudeMm() > HEALTHY_MM)
+                .toList();
+        Optional<Wave> sure = onGlass.stream()
+                .map(wave -> new Wave(wave.periodMm(), atBoth(atSpeed, wave, DoubleStream::average)))
+                .filter(wave -> wave.amplitudeMm() > WAVY_MM)
+                .max(Comparator.comparing(Wave::amplitudeMm));
+        if (sure.isPresent()) {
+            return Optional.of(new Wavy(sure.get(), false));
         }
-        return Optional.of(times < ALIKE ? new ShakyHand(most, hertz(fastest.get())) : new Wavy(most, true));
+        Optional<Wave> perhaps = onGlass.stream().max(Comparator.comparing(Wave::amplitudeMm));
+        return perhaps.<TouchFinding>map(wave -> new Wavy(wave, true))
+                .or(() -> all.stream()
+                        .filter(line -> line.wave().amplitudeMm() > WAVY_MM)
+                        // A fast line's answers lie too far apart to count a hand's shaking by.
+                        .min(Comparator.comparing(TouchLine::mmPerS))
+                        .map(line -> new ShakyHand(most, line.wave().hertz(line.mmPerS()))));
     }
 
-    private static double hertz(TouchLine line) {
-        return line.wave().hertz(line.mmPerS());
-    }
-
-    private static double ratio(double one, double other) {
-        return Math.max(one, other) / Math.max(1e-9, Math.min(one, other));
+    /** How far lines swing at a wave's length at that speed at which they do so less. */
+    private static double atBoth(
+            Map<Boolean, List<TouchLine>> atSpeed, Wave wave, Function<DoubleStream, OptionalDouble> of) {
+        return atSpeed.values().stream()
+                .mapToDouble(lines -> of.apply(
+                                lines.stream().mapToDouble(line -> line.swings().atMm(wave.periodMm())))
+                        .orElse(0))
+                .min()
+                .orElse(0);
     }
 }
