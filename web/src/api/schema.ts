@@ -3369,7 +3369,7 @@ export interface components {
     };
     ResultView: {
       /** @enum {string} */
-      verdict: "TIGHT" | "LEAKS" | "GROSS" | "DOUBTFUL";
+      verdict: "TIGHT" | "LEAKS" | "GROSS" | "DOUBTFUL" | "TOO_LARGE";
       words: string;
       /** Format: double */
       mlPerMinute: number;
@@ -9118,7 +9118,7 @@ export const ledgeStretchViewStageValues: ReadonlyArray<
 > = ["GLUE", "BARE", "WIPED", "DRY", "ACCEPTED"];
 export const resultViewVerdictValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["ResultView"]["verdict"]
-> = ["TIGHT", "LEAKS", "GROSS", "DOUBTFUL"];
+> = ["TIGHT", "LEAKS", "GROSS", "DOUBTFUL", "TOO_LARGE"];
 export const joinViewWithAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["JoinView"]["with"]
 > = ["LIQUID", "FILM"];

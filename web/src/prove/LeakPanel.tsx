@@ -76,9 +76,10 @@ const WORDS = {
   LEAKS: "It leaks",
   GROSS: "Wide open",
   DOUBTFUL: "Can't be told: test again",
+  TOO_LARGE: "The chamber is too large for this watch",
 } as const;
 
-const TONES = { TIGHT: "", LEAKS: "text-alarm", GROSS: "text-alarm", DOUBTFUL: "" } as const;
+const TONES = { TIGHT: "", LEAKS: "text-alarm", GROSS: "text-alarm", DOUBTFUL: "", TOO_LARGE: "" } as const;
 
 function Curve({ leak }: { leak: Leak }) {
   const [low, high] = span(leak.curve.flatMap((p) => [p.kPa, p.atOneWarmthKPa]));

@@ -69,13 +69,20 @@ public final class SealProof {
     }
 
     private static Step answered(Step step, LeakTest test, JobState state) {
-        boolean leaks = test.verdict() == Verdict.LEAKS || test.verdict() == Verdict.GROSS;
-        return leaks && !state.signedOff(STEP)
-                ? step.hinted("by eye and nail first: a fold, a hair, a lap of the ring, a corner that stands up;"
+        if (state.signedOff(STEP)) {
+            return step.answered(test.words()).asOptional();
+        }
+        return switch (test.verdict()) {
+            case LEAKS, GROSS ->
+                step.hinted("by eye and nail first: a fold, a hair, a lap of the ring, a corner that stands up;"
                                 + " then open it and lay a new one")
                         .problem(test.words())
-                        .leadingOn(ProveStation.reopen())
-                : step.answered(test.words()).asOptional();
+                        .leadingOn(ProveStation.reopen());
+            case DOUBTFUL ->
+                step.hinted("let it lie at the room's warmth, chamber and all, and test it again")
+                        .problem(test.words());
+            case TIGHT, TOO_LARGE -> step.answered(test.words()).asOptional();
+        };
     }
 
     private static Ask number(String field, String label, String unit, String suggestion) {
@@ -86,8 +93,9 @@ public final class SealProof {
     static String claim(DeviceProfile profile, JobState state) {
         return ProveState.of(state)
                 .sealTested()
-                .map(tested -> "its seal is " + tested.fact().test().verdict().words()
-                        + " against air; that is no rating against water")
+                .map(tested -> tested.fact().test().verdict())
+                .filter(verdict -> verdict != Verdict.TOO_LARGE)
+                .map(verdict -> "its seal is " + verdict.words() + " against air; that is no rating against water")
                 .orElse(
                         asked(profile)
                                 ? "its seal was not tested: no water resistance is claimed"
@@ -98,6 +106,7 @@ public final class SealProof {
     static String told(DeviceProfile profile, JobState state) {
         return ProveState.of(state)
                 .sealTested()
+                .filter(tested -> tested.fact().test().verdict() != Verdict.TOO_LARGE)
                 .map(tested -> "Seal " + tested.fact().test().words() + ", on {day:"
                         + tested.at().atZone(ZoneOffset.UTC).toLocalDate()
                         + "}. A test with air on that day, no rating against water: none is claimed.")

@@ -80,9 +80,10 @@ public final class FlushGap {
         List<Optional<Double>> read =
                 at.stream().map(place -> read(state, place)).toList();
         double median = median(read);
-        // What has sunk is nothing to judge the place beside it by.
-        List<Optional<Double>> carried =
-                read.stream().map(it -> it.filter(mm -> mm >= median - SUNK_MM)).toList();
+        // What has sunk, or stands up far, is nothing to judge the place beside it by.
+        List<Optional<Double>> carried = read.stream()
+                .map(it -> it.filter(mm -> Math.abs(mm - median) <= SUNK_MM))
+                .toList();
         List<Place> places = new ArrayList<>();
         for (int i = 0; i < at.size(); i++) {
             int here = i;

@@ -37,9 +37,20 @@ final class CutOrder {
     CutOrder(List<Stretch> stretches, int greatestRuns, List<Predicate<Stretch>> last) {
         Allowed.between("stretches", stretches.size(), 1, GREATEST_STRETCHES, "stretches");
         this.cost = new CutCost(stretches);
-        this.greatestRuns = greatestRuns;
         this.all = (1 << stretches.size()) - 1;
         this.waiting = last.stream().mapToInt(of -> mask(stretches, of)).toArray();
+        this.greatestRuns = Math.max(greatestRuns, scattered());
+    }
+
+    /** Into so many runs all else falls by itself once only what waits is left: hinges need not lie side by side. */
+    private int scattered() {
+        int later = 0;
+        int most = 0;
+        for (int set : waiting) {
+            later |= set;
+            most = Math.max(most, cost.runs(all & ~later));
+        }
+        return most;
     }
 
     private static int mask(List<Stretch> stretches, Predicate<Stretch> of) {

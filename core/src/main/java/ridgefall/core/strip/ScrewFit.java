@@ -17,6 +17,9 @@ public record ScrewFit(Verdict verdict, Double engagedMm, double overMm) {
     /** Longer or shorter by no more than this, a screw is the one that belongs there. */
     private static final double LIKE_ITS_OWN_MM = 0.3;
 
+    /** Lengths are told to the hundredth: what sums of them differ by less is the last bit. */
+    private static final double SAME_MM = 1e-6;
+
     public enum Verdict {
         FITS,
         /** Drives into what lies behind the hole. */
@@ -42,18 +45,18 @@ public record ScrewFit(Verdict verdict, Double engagedMm, double overMm) {
     }
 
     private static ScrewFit besideItsOwn(double longerMm) {
-        if (longerMm > LIKE_ITS_OWN_MM) {
+        if (longerMm > LIKE_ITS_OWN_MM + SAME_MM) {
             return new ScrewFit(Verdict.TOO_LONG, null, longerMm);
         }
-        return new ScrewFit(longerMm < -LIKE_ITS_OWN_MM ? Verdict.TOO_SHORT : Verdict.FITS, null, 0);
+        return new ScrewFit(longerMm < -LIKE_ITS_OWN_MM - SAME_MM ? Verdict.TOO_SHORT : Verdict.FITS, null, 0);
     }
 
     private static ScrewFit measured(Screw hole, double intoMm) {
         double engagedMm = Math.max(0, Math.min(intoMm, hole.threadedMm()));
-        if (intoMm > hole.threadedMm() - CLEAR_MM) {
+        if (intoMm > hole.threadedMm() - CLEAR_MM + SAME_MM) {
             return new ScrewFit(Verdict.TOO_LONG, engagedMm, Math.max(CLEAR_MM, intoMm - hole.threadedMm()));
         }
-        boolean holds = engagedMm >= HOLDS_DIAMETERS * hole.threadMm();
+        boolean holds = engagedMm >= HOLDS_DIAMETERS * hole.threadMm() - SAME_MM;
         return new ScrewFit(holds ? Verdict.FITS : Verdict.TOO_SHORT, engagedMm, 0);
     }
 

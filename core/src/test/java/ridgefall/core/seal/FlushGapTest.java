@@ -49,6 +49,17 @@ class FlushGapTest {
     }
 
     @Test
+    void aPlaceFarUpDoesNotMakeItsLevelNeighboursSunk() {
+        Journey journey = sealed();
+        AT.forEach(place -> journey.append(new FlushRead(place, 0.0)));
+        journey.append(new FlushRead(AT.get(3), 0.6));
+        List<FlushGap.Place> places = FlushGap.of(journey.course().profile(), SealState.of(journey.state()));
+        for (int i = 0; i < AT.size(); i++) {
+            assertThat(places.get(i).verdict()).contains(i == 3 ? Verdict.STANDS_UP : Verdict.FLUSH);
+        }
+    }
+
+    @Test
     void nobodyIsHeldBackBeforeAStepIsFelt() {
         assertThat(sealed().step("seal.flush").optional()).isTrue();
     }

@@ -60,6 +60,26 @@ class CutOrderTest {
         }
     }
 
+    /** Pieces of a hinge with glue between them: whatever comes last, the rest then lies in as many runs. */
+    @ParameterizedTest
+    @ValueSource(ints = {6, 7, 8})
+    void findsItToWhereHingesAreScattered(int count) {
+        Random random = new Random(count);
+        for (int round = 0; round < 20; round++) {
+            List<Stretch> stretches = random(random, count, 0);
+            for (int i = 0; i < count; i += 2) {
+                Stretch one = stretches.get(i);
+                stretches.set(
+                        i,
+                        new Stretch(one.id(), one.where(), one.landmark(), 3, "border", 0.5, null, 1.5, true, false));
+            }
+            CutOrder order = new CutOrder(stretches);
+            assertThat(order.from(0, -1).cost()).isCloseTo(cheapest(order, count, 0, -1), within(1e-9));
+            assertThat(order.straightOn(0, -1, true))
+                    .hasValueSatisfying(way -> assertThat(way).hasSize(count));
+        }
+    }
+
     @Test
     void theOrderItGivesCostsWhatItSays() {
         List<Stretch> stretches = random(new Random(5), 12, 3);

@@ -63,6 +63,21 @@ class ScrewFitTest {
         assertThat(driven(1, 2, 2.95).words()).isEqualTo("too long by {mm:0.1}: hits what lies behind");
     }
 
+    /** 1.1 + 1.3 − 0.1 is 2.3000000000000003 to a machine; to a caliper it is 2.3. */
+    @Test
+    void atItsVeryLimitTheLastBitDecidesNothing() {
+        for (int stack = 3; stack < 30; stack++) {
+            for (int threaded = 13; threaded < 40; threaded++) {
+                double limit = (stack + threaded - 1) / 10.0;
+                assertThat(driven(stack / 10.0, threaded / 10.0, limit).verdict())
+                        .as("%d over %d tenths", stack, threaded)
+                        .isEqualTo(Verdict.FITS);
+                assertThat(driven(stack / 10.0, threaded / 10.0, limit + 0.01).verdict())
+                        .isEqualTo(Verdict.TOO_LONG);
+            }
+        }
+    }
+
     @Test
     void whereNobodyMeasuredTheHoleItsOwnLengthDecides() {
         Screw hole = screw(1.4, 3, null, null);
