@@ -71,8 +71,9 @@ function Workspace({ jobId }: { jobId: string }) {
   const at = next ?? job?.steps.find((step) => step.id === told?.stepId);
   const shown: Station = chosen ?? at?.station ?? job?.station ?? "PROVE";
   const action: LargeAction = largeAction(next ?? null, shown, asking, told);
+  // What a choice would record may be reckoned anew with every look; the question is what is read.
   const question = useQuestion(
-    JSON.stringify([action.kind, next?.title, next?.answer, next?.choices[0]?.fact]),
+    JSON.stringify([action.kind, next?.id, next?.title, next?.answer, next?.hint]),
   );
   // What was opened closes by itself once another screen has changed what it was about.
   const open = opened === action.kind ? opened : null;

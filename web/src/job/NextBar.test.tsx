@@ -145,6 +145,12 @@ describe("the next action", () => {
     expect(screen.queryByRole("button", { name: /Lay it on/ })).not.toBeInTheDocument();
   });
 
+  it("says that it is being worked out where nothing can be chosen yet, and blames no role for it", () => {
+    show(step([]));
+    expect(screen.getByText(/being worked out/)).toBeInTheDocument();
+    expect(screen.queryByText(/your role/)).not.toBeInTheDocument();
+  });
+
   it("leads to the record once handed over, and not before that is certain", () => {
     show(null, { closed: true }, 0, 1);
     expect(screen.getByText("Sent; what comes next follows.")).toBeInTheDocument();

@@ -182,7 +182,10 @@ function Large({
     default:
       return (
         <p className="grid flex-1 place-content-center px-6 text-center text-xl">
-          Next: {title}. This is for the bench, not for your role.
+          Next: {title}.{" "}
+          {step.choices.length === 0
+            ? "What to do is being worked out; it comes by itself."
+            : "This is for the bench, not for your role."}
         </p>
       );
   }

@@ -312,7 +312,12 @@ class DecideAndPartsTest {
     @Test
     void onlyALeadChangesHowTheShopReckons() {
         Map<String, Object> rates = rates("EUR");
-        assertThat(ansa.send("PUT", "/api/shop", rates).status()).isEqualTo(403);
+        Answer refused = ansa.send("PUT", "/api/shop", rates);
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.text("detail")).isEqualTo("Only a lead may do this");
+        Answer desk = app.signedIn(Role.DESK).send("PUT", "/api/supplies/roll-1", Map.of());
+        assertThat(desk.status()).isEqualTo(403);
+        assertThat(desk.text("detail")).isEqualTo("Only a technician or lead may do this");
         Client lead = app.signedIn(Role.LEAD);
         assertThat(lead.send("PUT", "/api/shop", rates).status()).isEqualTo(200);
         Map<String, Object> mistaken = rates("EUR");

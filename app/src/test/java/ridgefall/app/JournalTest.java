@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -148,9 +149,26 @@ class JournalTest {
         ansa.append(job, command, 1, CRACKED);
         isRefusedAsUsed(ansa.append(job, command, 2, SOUND));
         isRefusedAsUsed(ansa.append(ansa.openJob(), command, 1, CRACKED));
+        UUID untested = UUID.randomUUID();
+        Map<String, Object> locked = Map.of(
+                "type",
+                "FunctionTested",
+                "functionId",
+                "touch",
+                "phase",
+                "BEFORE",
+                "answer",
+                "CANNOT_TEST",
+                "reason",
+                "locked");
+        Map<String, Object> dark = new HashMap<>(locked);
+        dark.put("reason", "no picture");
+        ansa.append(job, untested, 2, locked);
+        assertThat(ansa.append(job, untested, 2, locked).status()).isEqualTo(200);
+        isRefusedAsUsed(ansa.append(job, untested, 2, dark));
         isRefusedAsUsed(ansa.post("/api/jobs", opening(job, "Somebody else")));
         isRefusedAsUsed(ansa.post("/api/jobs", opening(command, "Test hut")));
-        assertThat(journal()).hasSize(2);
+        assertThat(journal()).hasSize(3);
     }
 
     @Test

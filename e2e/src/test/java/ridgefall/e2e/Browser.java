@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Predicate;
@@ -581,6 +582,11 @@ final class Browser implements AutoCloseable {
         lastTap = System.nanoTime();
     }
 
+    /** Waits until a step is offered, whether or not the server knows what was tapped before it. */
+    void awaitInSight(String stepId) {
+        await(stepId + " in sight", NEXT_STEP + " === args[0]", stepId);
+    }
+
     /** Opens the dialog of the next step, if its first answer asks for more. */
     void openDialog() {
         if (driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
@@ -897,10 +903,93 @@ final class Browser implements AutoCloseable {
 
     /** Cuts this one screen off, as a pulled cable would. */
     void offline(boolean offline) {
+        line(offline, 0);
+    }
+
+    /** Whatever it asks for takes so much longer. */
+    void slowLine(int latencyMs) {
+        line(false, latencyMs);
+    }
+
+    private void line(boolean offline, int latencyMs) {
         driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand(
                 "Network.emulateNetworkConditions",
-                Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+                Map.of("offline", offline, "latency", latencyMs, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    /**
+     * From here on the page notes of every tap that is kept to be sent which question it answers, which one was in sight, and how long that
+     * had stood there; and whatever is refused.
+     */
+    void watchTaps() {
+        driver.executeScript("""
+                const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
+                const known = new Set();
+                const look = () => {
+                  const large = document.querySelector('[data-next]');
+                  const asked = large ? large.dataset.next + '|' + large.innerText : '';
+                  if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
+                  const refused = document.querySelector('[data-refused]')?.innerText;
+                  if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
+                };
+                look();
+                new MutationObserver(look).observe(document.body,
+                    {subtree: true, childList: true, characterData: true, attributes: true});
+                const kept = Storage.prototype.setItem;
+                Storage.prototype.setItem = function (key, value) {
+                  for (const tap of key === 'ridgefall.outbox' ? JSON.parse(value) : []) {
+                    if (!known.has(tap.commandId) && tap.stepId) {
+                      seen.taps.push([tap.stepId, seen.asked.split('|')[0], performance.now() - seen.since, tap.words]);
+                    }
+                    known.add(tap.commandId);
+                  }
+                  return kept.call(this, key, value);
+                };
+                """);
+    }
+
+    /** @param stoodMs how long the question had been in sight that was in sight then */
+    record Tapped(String step, String inSight, double stoodMs, String words) {}
+
+    List<Tapped> tapped() {
+        return ((List<?>) driver.executeScript("return window.seen.taps"))
+                .stream()
+                        .map(tap -> (List<?>) tap)
+                        .map(tap -> new Tapped(
+                                (String) tap.get(0), (String) tap.get(1), ((Number) tap.get(2)).doubleValue(), (String)
+                                        tap.get(3)))
+                        .toList();
+    }
+
+    List<?> refused() {
+        return (List<?>) driver.executeScript("return window.seen.refused");
+    }
+
+    /** A hand that does not look: a key, a click, a touch or two at once, on whatever is there; a form is filled in. */
+    void hit(Random random) {
+        if (!driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
+            fillDialog();
+            return;
+        }
+        if (!driver.findElements(By.cssSelector("[role=dialog]")).isEmpty()) {
+            press(Keys.ESCAPE);
+            return;
+        }
+        int way = random.nextInt(10);
+        if (way < 5) {
+            press(Keys.SPACE);
+        } else if (way < 7) {
+            press(way == 5 ? "1" : "2");
+        } else {
+            driver.executeScript("""
+                    const large = document.querySelector('button[data-next]');
+                    const down = () => large?.dispatchEvent(new PointerEvent('pointerdown', {bubbles: true}));
+                    down();
+                    large?.click();
+                    if (arguments[0]) setTimeout(() => { down(); large?.click(); }, 70);
+                    """, way == 9);
+        }
     }
 
     /** Sends a command past the screen, with this browser's own session, and returns status and body. */

@@ -360,20 +360,31 @@ public class Journal {
         } else if (recorded instanceof PartsFact.PartReserved r && given instanceof PartsFact.PartReserved g) {
             return r.stockId().equals(g.stockId());
         } else if (recorded instanceof JobFact.FunctionTested r && given instanceof JobFact.FunctionTested g) {
-            return r.functionId().equals(g.functionId()) && r.phase() == g.phase() && r.answer() == g.answer();
+            // Where no hand gave a reason, an instrument may have.
+            return r.equals(g)
+                    || g.reason() == null
+                            && r.equals(new JobFact.FunctionTested(g.functionId(), g.phase(), g.answer(), r.reason()));
         } else if (recorded instanceof HeatFact.SoakEnded && given instanceof HeatFact.SoakEnded) {
             return true;
         }
         return recorded.equals(given);
     }
 
-    /** Taps keep their own time, but never run before the fact they follow nor ahead of this clock. */
     private Instant happenedAt(Instant tappedAt, Instant latest) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
+        return happenedAt(tappedAt, latest, clock.instant());
+    }
+
+    /**
+     * Taps keep their own time, but never run before the fact they follow nor ahead of the clock; where that was set back, nothing runs
+     * before what it follows either.
+     */
+    static Instant happenedAt(Instant tappedAt, Instant latest, Instant clock) {
+        Instant now = clock.truncatedTo(ChronoUnit.MILLIS);
         boolean usable = tappedAt != null
                 && !tappedAt.isAfter(now)
                 && !tappedAt.isBefore(latest)
                 && tappedAt.isAfter(now.minus(OLDEST_TAP));
-        return usable ? tappedAt.truncatedTo(ChronoUnit.MILLIS) : now;
+        Instant at = usable ? tappedAt.truncatedTo(ChronoUnit.MILLIS) : now;
+        return at.isBefore(latest) ? latest : at;
     }
 }

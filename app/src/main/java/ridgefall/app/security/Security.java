@@ -4,12 +4,17 @@ import io.micrometer.observation.ObservationRegistry;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authorization.AuthorityAuthorizationDecision;
 import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationDeniedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CsrfException;
@@ -17,6 +22,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.savedrequest.NullRequestCache;
 import ridgefall.app.http.Problem;
 import ridgefall.app.http.UsualHeaders;
+import ridgefall.core.job.Role;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Who may speak to the app at all. What a role may record is the core's to say, fact by fact. */
@@ -147,9 +153,21 @@ class Security {
                                         : Problem.of(
                                                 HttpStatus.FORBIDDEN,
                                                 "Not for this role",
-                                                "Only a lead may do this",
-                                                Map.of("field", "role", "allowed", "lead")))))
+                                                "Only a " + whoMay(e) + " may do this",
+                                                Map.of("field", "role", "allowed", whoMay(e))))))
                 .build();
+    }
+
+    /** Those whom the rule that refused this asks for, as people call them: "technician or lead". */
+    private static String whoMay(AccessDeniedException refused) {
+        return refused instanceof AuthorizationDeniedException denied
+                        && denied.getAuthorizationResult() instanceof AuthorityAuthorizationDecision rule
+                ? Stream.of(Role.values())
+                        .filter(role -> rule.getAuthorities().stream()
+                                .anyMatch(may -> ("ROLE_" + role.name()).equals(may.getAuthority())))
+                        .map(Role::words)
+                        .collect(Collectors.joining(" or "))
+                : Role.LEAD.words();
     }
 
     private static void write(JsonMapper json, HttpServletResponse response, Problem problem) throws IOException {

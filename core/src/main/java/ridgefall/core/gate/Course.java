@@ -729,16 +729,16 @@ public final class Course {
 
     /** What comes before the step that this answers, where the device is repaired. */
     private Stream<Hold> early(Fact fact, Optional<Station> station) {
-        boolean bench = station.filter(at -> at.compareTo(Station.HEAT) >= 0).isPresent()
-                && DecideState.of(state).notWorthIt().isEmpty();
-        return bench
-                ? Due.early(
-                        fact,
-                        rooms.stream()
-                                .flatMap(room -> room.steps(profile, state).stream())
-                                .toList())
-                        .stream()
-                : Stream.empty();
+        if (station.filter(at -> at.compareTo(Station.HEAT) >= 0).isEmpty()
+                || DecideState.of(state).notWorthIt().isPresent()) {
+            return Stream.empty();
+        }
+        // No station after its own asks for it.
+        List<Step> steps = rooms.stream()
+                .filter(room -> room.station().compareTo(station.get()) <= 0)
+                .flatMap(room -> room.steps(profile, state).stream())
+                .toList();
+        return Due.early(fact, steps).stream();
     }
 
     /** Whether what a sign-off is about stands in the way of its fact as things are. */

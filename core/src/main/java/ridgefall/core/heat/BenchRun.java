@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import ridgefall.core.edge.EdgeInterval;
@@ -48,8 +49,16 @@ public final class BenchRun implements Bench {
      * Something done for a while.
      *
      * @param source null for the air of the room
+     * @param metSecondsAgo at its beginning: how long the front had been on that source already
+     * @param beforeC the setting that the source comes from, where it was just turned; else null
+     * @param flat false where the device had slipped on it
      */
-    public record Act(HeatSource source, Setup setup, double seconds) {
+    public record Act(
+            HeatSource source, Setup setup, double seconds, double metSecondsAgo, Double beforeC, boolean flat) {
+        public Act(HeatSource source, Setup setup, double seconds) {
+            this(source, setup, seconds, 0, null, true);
+        }
+
         public static Act rest(double seconds) {
             return new Act(null, null, seconds);
         }
@@ -201,13 +210,26 @@ public final class BenchRun implements Bench {
 
     @Override
     public On on(HeatSource source, Setup setup) {
+        return on(new Act(source, setup, 0));
+    }
+
+    private On on(Act act) {
+        HeatSource source = act.source();
         if (source.kind().air() && ring instanceof FaceRing face) {
             PanelRing panel = device.pieces().panelRing(stack);
             state = panel.of(face, state);
             ring = panel;
             runner = panel.runner(STEP_S);
         }
-        return new On(source, setup);
+        return new On(act);
+    }
+
+    /** How far what a source gives is over the room, K, by the time since it met the front: it cools under it, and follows a turn late. */
+    static DoubleUnaryOperator riseK(Act act, Unknown.Bench bench, double roomC) {
+        double rise = bench.riseK(act.source(), act.setup(), act.setup().settingC(), roomC);
+        double before = act.beforeC() == null ? rise : bench.riseK(act.source(), act.setup(), act.beforeC(), roomC);
+        return s ->
+                act.source().kept(s) * (rise + (before - rise) * act.source().lagging(s - act.metSecondsAgo()));
     }
 
     /** A source at the front. */
@@ -215,21 +237,29 @@ public final class BenchRun implements Bench {
         private final Exposure.Over over;
         private final boolean air;
         private final double sourceC;
+        private final double metSecondsAgo;
         private double seconds;
 
-        private On(HeatSource source, Setup setup) {
+        private On(Act act) {
+            HeatSource source = act.source();
+            Setup setup = act.setup();
             Unknown.Bench bench = bench(source, setup);
-            double rise = bench.riseK(source, setup, setup.settingC(), device.roomC());
             this.air = source.kind().air();
-            this.sourceC = device.roomC() + rise;
+            this.sourceC = device.roomC() + bench.riseK(source, setup, setup.settingC(), device.roomC());
+            this.metSecondsAgo = act.metSecondsAgo();
             this.over = new Meeting(device, source, setup, STEP_S, Timeline.SPOTS)
-                    .over(ring, bench.contactWPerM2K(), s -> source.kept(s) * rise, true);
+                    .over(ring, bench.contactWPerM2K(), riseK(act, bench, device.roomC()), act.flat());
+        }
+
+        private Exposure now() {
+            double since = metSecondsAgo + seconds;
+            return over.between(since, since + STEP_S);
         }
 
         @Override
         public void step() {
             double before = nowC.get(Limit.DISPLAY);
-            step(over.between(seconds, seconds + STEP_S));
+            step(now());
             if (inAir && sourceC > before) {
                 firstStepShare = Math.max(firstStepShare, (nowC.get(Limit.DISPLAY) - before) / (sourceC - before));
             }
@@ -238,7 +268,7 @@ public final class BenchRun implements Bench {
 
         @Override
         public void step(double glassBelowC) {
-            step(over.between(seconds, seconds + STEP_S).inHand(glassBelowC - device.roomC()));
+            step(now().inHand(glassBelowC - device.roomC()));
         }
 
         private void step(Exposure exposure) {
@@ -305,7 +335,7 @@ public final class BenchRun implements Bench {
             if (act.source() == null) {
                 rest(steps * STEP_S);
             } else {
-                On on = on(act.source(), act.setup());
+                On on = on(act);
                 for (int i = 0; i < steps; i++) {
                     on.step();
                 }

@@ -48,7 +48,12 @@ record Timeline(
      * @param metS when that source met the front: what cools down on it or is led round it goes on through a change
      * @param beforeC the setting it comes from, or null
      */
-    record Phase(double fromS, double metS, HeatSource source, Setup setup, Double beforeC, boolean flat) {}
+    record Phase(double fromS, double metS, HeatSource source, Setup setup, Double beforeC, boolean flat) {
+        /** It for so long. */
+        Act act(double seconds) {
+            return new Act(source, setup, seconds, fromS - metS, beforeC, flat);
+        }
+    }
 
     /** @param soaks of one job in their order, at least one */
     static Timeline of(HeatQuestion question, List<Soak> soaks) {
@@ -128,16 +133,7 @@ record Timeline(
         for (int i = 0; i < phases.size(); i++) {
             Phase phase = phases.get(i);
             double ends = i + 1 < phases.size() ? phases.get(i + 1).fromS() : Double.POSITIVE_INFINITY;
-            double seconds = Math.min(FORGETS_S, Math.max(0, Math.min(ends, untilS) - phase.fromS()));
-            Act before = acts.isEmpty() ? null : acts.get(acts.size() - 1);
-            boolean goesOn = before != null
-                    && phase.fromS() > phase.metS()
-                    && phase.setup().equals(before.setup());
-            if (goesOn) {
-                acts.set(acts.size() - 1, new Act(phase.source(), phase.setup(), before.seconds() + seconds));
-            } else {
-                acts.add(new Act(phase.source(), phase.setup(), seconds));
-            }
+            acts.add(phase.act(Math.min(FORGETS_S, Math.max(0, Math.min(ends, untilS) - phase.fromS()))));
         }
         return acts;
     }
@@ -229,17 +225,8 @@ record Timeline(
     }
 
     private Exposure.Over over(Phase phase, HeatRing ring, Unknown.Bench bench) {
-        HeatSource source = phase.source();
-        double rise = bench.riseK(source, phase.setup(), phase.setup().settingC(), device.roomC());
-        double before =
-                phase.beforeC() == null ? rise : bench.riseK(source, phase.setup(), phase.beforeC(), device.roomC());
-        double since = phase.fromS() - phase.metS();
-        return new Meeting(device, source, phase.setup(), STEP_S, SPOTS)
-                .over(
-                        ring,
-                        bench.contactWPerM2K(),
-                        s -> source.kept(s) * (rise + (before - rise) * source.lagging(s - since)),
-                        phase.flat());
+        return new Meeting(device, phase.source(), phase.setup(), STEP_S, SPOTS)
+                .over(ring, bench.contactWPerM2K(), BenchRun.riseK(phase.act(0), bench, device.roomC()), phase.flat());
     }
 
     /**

@@ -15,6 +15,7 @@ import ridgefall.core.heat.BenchRun.Act;
 import ridgefall.core.heat.BenchRun.On;
 import ridgefall.core.heat.HeatFact.SoakStarted;
 import ridgefall.core.heat.HeatFact.Sweep;
+import ridgefall.core.heat.HeatState.Happening;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.material.FrontCondition;
@@ -150,6 +151,34 @@ class BenchRunTest {
                 through(new Act(PLATE, Setup.face(80), 240), Act.rest(60), new Act(GUN, GUN_ON_TOP, 20), Act.rest(30));
         assertThat(told.bondC(TOP)).isCloseTo(done.bondC(TOP), within(1e-9));
         assertThat(told.bondC(BOTTOM)).isCloseTo(done.bondC(BOTTOM), within(1e-9));
+    }
+
+    /** Slipped off its plate, or turned up late: the plans go on from what the curve on the screen shows, and from nothing else. */
+    @Test
+    void whatHappenedOnASourceIsReckonedAsTheCurveDoes() {
+        HeatSource bag = new HeatSource("bag-1", "Warmed bag", HeatSource.Kind.REUSABLE_PAD, 40, 90, 300, null, null);
+        HeatQuestion question = new HeatQuestion(
+                ShippedBook.quire11(), FrontCondition.INTACT, List.of(), List.of(), List.of(bag, PLATE));
+        for (String source : List.of("plate-1", "bag-1")) {
+            Soak told = new Soak(
+                    1,
+                    new SoakStarted(source, 60, 300, null, null, Sweep.FACE),
+                    AT,
+                    AT.plusSeconds(240),
+                    List.of(
+                            new Happening(90, new HeatFact.SettingChanged(85)),
+                            new Happening(150, new HeatFact.LyingChanged(false))));
+            Timeline timeline = Timeline.of(question, List.of(told));
+            Timeline.Passage curve = timeline.pass(
+                    known -> Knowledge.of(known, question.profile().id()).scores(new double[Unknown.count()]));
+            int[] top = timeline.device().pieces().on(TOP);
+            for (int seconds : new int[] {90, 140, 240, 300}) {
+                assertThat(BenchRun.asOf(question, List.of(told), AT.plusSeconds(seconds))
+                                .bondC(TOP))
+                        .as("%s after %d s", source, seconds)
+                        .isCloseTo(curve.coldestC(timeline.step(seconds), top), within(0.05));
+            }
+        }
     }
 
     @Test

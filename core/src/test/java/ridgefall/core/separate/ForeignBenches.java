@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
@@ -25,8 +26,8 @@ import ridgefall.core.units.Band;
  * what is planned is planned for it; all else is drawn and nobody knows it.
  */
 final class ForeignBenches {
-    /** How far hands differ, as a logarithm; and how far an adhesive is from its handbook. */
-    private static final double HAND_SIGMA = 0.2;
+    /** How far hands differ, as a logarithm: of twenty one pushes less than 0.2 N/mm or more than 0.8. */
+    private static final double HAND_SIGMA = 0.35;
 
     /** Longer is no opening. */
     private static final double LONGEST_S = 90 * 60;
@@ -97,13 +98,17 @@ final class ForeignBenches {
     }
 
     private static List<Outcome> onBench(HeatQuestion question, long seed) {
-        double hand = Math.exp(HAND_SIGMA * new Random(seed).nextGaussian());
+        // Seeds that follow one another give one another's first numbers; and a hand says nothing of the bench it is
+        // at.
+        SplittableRandom seeds = new SplittableRandom(seed);
+        double hand = Math.exp(HAND_SIGMA * new Random(seeds.nextLong()).nextGaussian());
+        long bench = seeds.nextLong();
         HeatQuestion learned = question.by(question.handNPerMm() * hand);
         List<Opening> openings = OpeningPlanner.ranked(
                 learned, learned.planner(HeatPlanner.QUICK).ranked(learned.sources()));
         return openings.parallelStream()
                 .map(opening -> opening.feasible()
-                        ? followed(learned, opening, new Random(seed))
+                        ? followed(learned, opening, new Random(bench))
                         : new Outcome(opening.heat().source(), true, List.of(), false, false, 0, 0))
                 .toList();
     }

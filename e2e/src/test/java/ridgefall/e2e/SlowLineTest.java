@@ -1,0 +1,104 @@
+package ridgefall.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.Random;
+import java.util.concurrent.locks.LockSupport;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
+import ridgefall.e2e.RunningProduct.Visit;
+
+/** Hands that are quicker than the line: nothing is recorded that nobody was asked, and what to do about a danger needs no line. */
+@ExtendWith(RunningProduct.class)
+@Order(2)
+class SlowLineTest {
+    private static final int HITS = Integer.getInteger("ridgefall.hits", 30);
+
+    private static void hits(Browser bench, long seed) {
+        Random random = new Random(seed);
+        for (int i = 0; i < HITS; i++) {
+            bench.hit(random);
+            LockSupport.parkNanos(Duration.ofMillis(80 + random.nextInt(620)).toNanos());
+        }
+    }
+
+    private static void everyAnswerWasToAQuestionThatStood(Browser bench) {
+        assertThat(bench.tapped()).isNotEmpty().allSatisfy(tap -> {
+            assertThat(tap.inSight()).as(tap.words()).isEqualTo(tap.step());
+            // A press is counted from when it is made, and told a little later.
+            assertThat(tap.stoodMs()).as(tap.words()).isGreaterThanOrEqualTo(250);
+        });
+        assertThat(bench.refused())
+                .as("offered, and then not due")
+                .noneMatch(words -> words.toString().contains("Before it"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "intake.battery, Pellow Dial 41",
+        "strip.screws-over, Marrowby Quire 8",
+        "bond.held, Sillery Satchel 7",
+        "open.picture, Marrowby Quire 11"
+    })
+    void onALineOfTwoAndAHalfSecondsOnlyWhatWasAskedIsRecorded(String from, String device, Visit visit) {
+        Browser bench = visit.browser().asAnsa().takenTo(from, device, "Slow hut", "cracked");
+        bench.watchTaps();
+        bench.slowLine(2500);
+        hits(bench, 35);
+        bench.slowLine(0);
+        bench.awaitAnswers();
+        everyAnswerWasToAQuestionThatStood(bench);
+    }
+
+    @Test
+    void atOnceTheScreenNeverOffersWhatTheServerTakesBack(Visit visit) {
+        Browser bench =
+                visit.browser().asAnsa().takenTo("strip.screws-over", "Marrowby Quire 11", "Quick hut", "cracked");
+        bench.watchTaps();
+        hits(bench, 36);
+        bench.awaitAnswers();
+        everyAnswerWasToAQuestionThatStood(bench);
+    }
+
+    @Test
+    void withTheLineCutASwollenBatteryLeadsToTheStopAtOnceAndNothingElseIsAnswered(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takenTo("intake.battery", "Cut-off hut", "lifts by itself");
+        bench.watchTaps();
+        bench.offline(true);
+        bench.tap("2");
+        bench.awaitText("No heat, no charger, no pressing, no prying");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.press(Keys.ESCAPE);
+        bench.offline(false);
+        bench.awaitAnswers();
+        assertThat(bench.tapped())
+                .extracting(Browser.Tapped::words)
+                .containsExactly("Battery: flat, cool, quiet?: Swollen");
+    }
+
+    @Test
+    void withTheLineCutABadAnswerWaitsAndSaysSoAndTheBatteryIsSaidAtOnce(Visit visit) {
+        Browser bench = visit.browser().asAnsa().takenTo("open.picture", "Waiting hut", "cracked");
+        bench.watchTaps();
+        bench.offline(true);
+        bench.tap(Keys.SPACE);
+        bench.awaitInSight("open.touch");
+        bench.tap("2");
+        bench.awaitText("Kept until the line is back; what comes next needs the line.");
+        bench.tap(Keys.SPACE);
+        bench.tap("1");
+        bench.tap("x");
+        bench.awaitText("No heat, no charger, no pressing, no prying");
+        bench.offline(false);
+        bench.awaitAnswers();
+        assertThat(bench.tapped())
+                .extracting(Browser.Tapped::words)
+                .containsExactly("Picture: Works", "Touch everywhere: Fails");
+    }
+}
