@@ -57,6 +57,8 @@ export function useLiveEvents(client: QueryClient): void {
     };
     function lost() {
       setUp(false);
+      // It may be the session that has ended, and not the line.
+      void client.invalidateQueries({ queryKey: keys.session });
       source?.close();
       clearTimeout(silence);
       if (!closed) {

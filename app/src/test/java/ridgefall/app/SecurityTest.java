@@ -1,6 +1,7 @@
 package ridgefall.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -9,12 +10,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -50,10 +54,55 @@ class SecurityTest {
         Answer right = client.signIn("Guessed At", "a-right-password");
         assertThat(right.status()).isEqualTo(429);
         assertThat(right.text("detail")).contains("minutes");
-        app.bean(JdbcClient.class)
-                .sql("update person set locked_until = now() - interval '1 second' where name = 'Guessed At'")
-                .update();
-        assertThat(client.signIn("Guessed At", "a-right-password").status()).isEqualTo(200);
+        People people = app.bean(People.class);
+        assertThat(people.signIn("Guessed At", "a-right-password", "192.0.2.7"))
+                .as("nobody elsewhere is locked out by that")
+                .isInstanceOf(People.Outcome.Welcome.class);
+        assertThat(client.signIn("Guessed At", "a-right-password").status()).isEqualTo(429);
+        UUID id = people.all().stream()
+                .filter(one -> one.name().equals("Guessed At"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        people.setPassword(id, "another-that-does", "192.0.2.7");
+        assertThat(client.signIn("Guessed At", "another-that-does").status())
+                .as("a lead lets them in")
+                .isEqualTo(200);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "short-7, '8 to 72 characters'",
+        "aaaaaaaa, at least 5 different characters",
+        "abababab12, at least 5 different characters",
+        "Password1!, none of those that everybody tries first",
+        "qwertyuiop, none of those that everybody tries first",
+        "12345678, none of those that everybody tries first",
+        "ilse-2026, without the name of whoever signs in with it"
+    })
+    void aPasswordThatIsGuessedFirstIsRefusedWithTheReason(String password, String allowed) {
+        Answer answer = app.signedIn(Role.LEAD)
+                .post("/api/people", Map.of("name", "Ilse Ferrow", "password", password, "role", "DESK"));
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.text("field")).isEqualTo("password");
+        assertThat(answer.text("allowed")).isEqualTo(allowed);
+        assertThat(answer.raw().body()).doesNotContain(password);
+    }
+
+    @Test
+    void anotherPasswordEndsAllOtherSessionsAndTheirStreams() throws Exception {
+        app.bean(People.class).add("Two Screens", "first-of-two-1", Role.DESK);
+        Client here = app.client();
+        Client there = app.client();
+        here.signIn("Two Screens", "first-of-two-1");
+        there.signIn("Two Screens", "first-of-two-1");
+        CompletableFuture<Long> stream = there.hears("/api/live", "never said");
+        Answer changed = here.send(
+                "PUT", "/api/session/password", Map.of("old", "first-of-two-1", "password", "second-of-them-2"));
+        assertThat(changed.status()).isEqualTo(204);
+        assertThat(here.get("/api/bench").status()).isEqualTo(200);
+        assertThat(there.get("/api/bench").status()).isEqualTo(401);
+        assertThatThrownBy(() -> stream.get(30, TimeUnit.SECONDS)).rootCause().hasMessage("the stream ended");
     }
 
     private static List<Integer> atOnce(List<Callable<Integer>> calls) throws Exception {
@@ -136,9 +185,9 @@ class SecurityTest {
 
     @Test
     void sessionsLiveInTheDatabaseAndAnEndedOneSaysSo() {
-        app.bean(People.class).add("Short Stay", "a-short-stay", Role.TECHNICIAN);
+        app.bean(People.class).add("Short Stay", "brook-and-fell", Role.TECHNICIAN);
         Client client = app.client();
-        client.signIn("Short Stay", "a-short-stay");
+        client.signIn("Short Stay", "brook-and-fell");
         assertThat(client.get("/api/bench").status()).isEqualTo(200);
         app.bean(JdbcClient.class)
                 .sql("delete from spring_session where principal_name = 'Short Stay'")
@@ -150,9 +199,9 @@ class SecurityTest {
 
     @Test
     void aSessionIsTouchedAtMostOnceAMinuteAndLivesOn() {
-        app.bean(People.class).add("Looks Often", "looks-very-often", Role.DESK);
+        app.bean(People.class).add("Looks Often", "brook-and-fell", Role.DESK);
         Client client = app.client();
-        client.signIn("Looks Often", "looks-very-often");
+        client.signIn("Looks Often", "brook-and-fell");
         client.get("/api/bench");
         long first = lastLook();
         client.get("/api/bench");

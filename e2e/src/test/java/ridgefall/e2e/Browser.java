@@ -64,6 +64,7 @@ final class Browser implements AutoCloseable {
     private static final Duration PEDAL_BOUNCE = Duration.ofMillis(270);
 
     private final ChromeDriver driver;
+    private boolean cutOff;
     private final List<ProcessHandle> programs;
     private final Waiting waiting;
     private final Product product;
@@ -578,6 +579,9 @@ final class Browser implements AutoCloseable {
     /** A person reads what is asked, and no screen takes a press sooner: nor one right after another. */
     private void readFirst() {
         LockSupport.parkNanos(lastTap + PEDAL_BOUNCE.toNanos() - System.nanoTime());
+        if (!cutOff) {
+            await("the server's word on what was told", "!document.querySelector('[data-told]')");
+        }
         await("a question that stands", STANDS);
         lastTap = System.nanoTime();
     }
@@ -903,6 +907,7 @@ final class Browser implements AutoCloseable {
 
     /** Cuts this one screen off, as a pulled cable would. */
     void offline(boolean offline) {
+        cutOff = offline;
         line(offline, 0);
     }
 
@@ -924,6 +929,7 @@ final class Browser implements AutoCloseable {
      */
     void watchTaps() {
         driver.executeScript("""
+                // What is in sight by now stood there before.
                 const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
                 const known = new Set();
                 const look = () => {
@@ -934,6 +940,7 @@ final class Browser implements AutoCloseable {
                   if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
                 };
                 look();
+                seen.since = -1e6;
                 new MutationObserver(look).observe(document.body,
                     {subtree: true, childList: true, characterData: true, attributes: true});
                 const kept = Storage.prototype.setItem;

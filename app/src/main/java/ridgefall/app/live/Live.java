@@ -1,6 +1,7 @@
 package ridgefall.app.live;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpSession;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -8,6 +9,7 @@ import java.sql.Statement;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.postgresql.PGConnection;
@@ -16,6 +18,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,9 +52,9 @@ class Live implements SmartLifecycle {
 
     @Hidden
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live() {
+    SseEmitter live(HttpSession session) {
         SseEmitter screen = new SseEmitter(0L);
-        screens.open(screen);
+        screens.open(screen, session.getId());
         return screen;
     }
 
@@ -59,6 +62,14 @@ class Live implements SmartLifecycle {
     @Scheduled(fixedRate = 4000)
     void beat() {
         screens.broadcast("beat", "{}");
+        Set<String> open = screens.sessions();
+        if (!open.isEmpty()) {
+            try {
+                screens.keepOnly(marks.living(open));
+            } catch (DataAccessException e) {
+                LOG.warn("not known which sessions have ended: {}", e.getMessage());
+            }
+        }
     }
 
     private void listen() {

@@ -1,6 +1,7 @@
 package ridgefall.app.live;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -25,6 +26,15 @@ class Marks {
                 .param("notice", notice)
                 .query((row, n) -> 0)
                 .list();
+    }
+
+    /** Those of some sessions that have not ended. */
+    Set<String> living(Set<String> sessions) {
+        return jdbc.sql("select trim(session_id) from spring_session where session_id in (:sessions)"
+                        + " and expiry_time > 1000 * extract(epoch from now())")
+                .param("sessions", sessions)
+                .query(String.class)
+                .set();
     }
 
     /** @param mark of the time before; null for the first, which only learns where things stand */

@@ -1,23 +1,25 @@
 package ridgefall.app.live;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The screens that are open right now. One that has gone is forgotten and never keeps a word from the others. */
 final class Screens {
-    private final Set<SseEmitter> open = ConcurrentHashMap.newKeySet();
+    /** With the session that each was opened in. */
+    private final Map<SseEmitter, String> open = new ConcurrentHashMap<>();
 
-    void open(SseEmitter screen) {
+    void open(SseEmitter screen, String session) {
         screen.onCompletion(() -> open.remove(screen));
         screen.onError(e -> open.remove(screen));
-        open.add(screen);
+        open.put(screen, session);
         send(screen, "hello", "{}");
     }
 
     void broadcast(String name, String data) {
-        for (SseEmitter screen : open) {
+        for (SseEmitter screen : open.keySet()) {
             send(screen, name, data);
         }
     }
@@ -31,7 +33,21 @@ final class Screens {
         }
     }
 
+    Set<String> sessions() {
+        return Set.copyOf(open.values());
+    }
+
+    /** Ends those whose session has ended: what goes on at the bench is none of theirs any more. */
+    void keepOnly(Set<String> sessions) {
+        open.forEach((screen, session) -> {
+            if (!sessions.contains(session)) {
+                open.remove(screen);
+                screen.complete();
+            }
+        });
+    }
+
     void close() {
-        open.forEach(SseEmitter::complete);
+        open.keySet().forEach(SseEmitter::complete);
     }
 }

@@ -1,15 +1,9 @@
 package ridgefall.app.security;
 
-import java.nio.charset.StandardCharsets;
-import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,25 +19,20 @@ import ridgefall.core.units.NotAllowed;
 /** The people of the shop: names, slow hashes, roles, how they like their units, and guessing held back. */
 @Repository
 public class People {
-    static final int TRIES = 5;
-    static final Duration LOCK = Duration.ofMinutes(5);
-
     private final JdbcClient jdbc;
-    private final Clock clock;
     private final PasswordEncoder encoder;
     private final String hashOfNobody;
     private final TransactionTemplate transactions;
-    private final Semaphore hashing =
-            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
+    private final SignInTries tries;
 
     /** @param hashRounds of a password, as a power of two, 4 to 31; tests that sign in all the time take the least */
     People(
             JdbcClient jdbc,
-            Clock clock,
+            SignInTries tries,
             TransactionTemplate transactions,
             @Value("${ridgefall.hash-rounds}") int hashRounds) {
         this.jdbc = jdbc;
-        this.clock = clock;
+        this.tries = tries;
         this.transactions = transactions;
         encoder = new BCryptPasswordEncoder(hashRounds);
         hashOfNobody = encoder.encode(UUID.randomUUID().toString());
@@ -61,94 +50,51 @@ public class People {
         }
     }
 
-    sealed interface Outcome {
+    /** What became of a sign-in. */
+    public sealed interface Outcome {
         record Welcome(SignedIn who) implements Outcome {}
 
         record Wrong() implements Outcome {}
 
         record Locked(Instant until) implements Outcome {}
+
+        /** Too many sign in from there at once. */
+        record Busy() implements Outcome {}
     }
 
-    private record Row(UUID id, String name, String passwordHash, Role role, int failures, OffsetDateTime lockedUntil) {
-        Optional<Outcome> locked(Instant now) {
-            return Optional.ofNullable(lockedUntil)
-                    .map(OffsetDateTime::toInstant)
-                    .filter(now::isBefore)
-                    .map(Outcome.Locked::new);
-        }
-    }
+    private record Row(UUID id, String name, String passwordHash, Role role) {}
 
     /**
-     * Takes as long for a name that does not exist, and counts what fails. The slow hash is computed before the row is
-     * locked and a connection taken; who is locked out meanwhile learns nothing, right or wrong.
+     * Takes as long for a name that does not exist, and counts what fails. The slow hash is computed before a connection is taken; who is
+     * locked out meanwhile learns nothing, right or wrong.
+     *
+     * @param address that it comes from
      */
-    public Outcome signIn(String name, String password) {
-        Optional<Row> found = row(name, "");
-        if (found.isEmpty()) {
-            matches(password, hashOfNobody);
-            return new Outcome.Wrong();
-        }
-        Row seen = found.get();
-        Optional<Outcome> locked = seen.locked(clock.instant());
+    public Outcome signIn(String name, String password, String address) {
+        Optional<Outcome> locked = tries.lockedUntil(name, address).map(Outcome.Locked::new);
         if (locked.isPresent()) {
             return locked.get();
         }
-        boolean right = matches(password, seen.passwordHash());
-        return transactions.execute(status -> counted(seen, right));
-    }
-
-    private Outcome counted(Row seen, boolean right) {
-        Instant now = clock.instant();
-        Optional<Row> found = row(seen.name(), " for update");
-        if (found.isEmpty() || !found.get().passwordHash().equals(seen.passwordHash())) {
-            return new Outcome.Wrong();
-        }
-        Row row = found.get();
-        Optional<Outcome> locked = row.locked(now);
-        if (locked.isPresent()) {
-            return locked.get();
-        }
-        if (right) {
-            failures(row.id(), 0, null);
-            return new Outcome.Welcome(new SignedIn(row.id(), row.name(), row.role()));
-        }
-        int failures = row.failures() + 1;
-        if (failures >= TRIES) {
-            failures(row.id(), 0, now.plus(LOCK));
-            return new Outcome.Locked(now.plus(LOCK));
-        }
-        failures(row.id(), failures, null);
-        return new Outcome.Wrong();
-    }
-
-    private Optional<Row> row(String name, String lock) {
-        return jdbc.sql("select id, name, password_hash, role, failures, locked_until from person"
-                        + " where name = :name and active" + lock)
+        Optional<Row> found = jdbc.sql("select id, name, password_hash, role from person where name = :name and active")
                 .param("name", name)
                 .query(Row.class)
                 .optional();
+        String hash = found.map(Row::passwordHash).orElse(hashOfNobody);
+        return tries.inTurn(address, () -> encoder.matches(password, hash))
+                .map(matches -> counted(name, address, found.filter(row -> matches)))
+                .orElseGet(Outcome.Busy::new);
     }
 
-    private boolean matches(String password, String hash) {
-        return hashing(() -> encoder.matches(password, hash));
-    }
-
-    /** Few at a time: sign-ins must leave the machine to the benches that work. */
-    private <T> T hashing(Supplier<T> work) {
-        hashing.acquireUninterruptibly();
-        try {
-            return work.get();
-        } finally {
-            hashing.release();
+    private Outcome counted(String name, String address, Optional<Row> right) {
+        Optional<Outcome> locked = tries.lockedUntil(name, address).map(Outcome.Locked::new);
+        if (locked.isPresent()) {
+            return locked.get();
+        } else if (right.isEmpty()) {
+            return tries.wrong(name, address).<Outcome>map(Outcome.Locked::new).orElseGet(Outcome.Wrong::new);
         }
-    }
-
-    private void failures(UUID id, int failures, Instant lockedUntil) {
-        jdbc.sql("update person set failures = :failures, locked_until = :until where id = :id")
-                .param("failures", failures)
-                .param("until", lockedUntil == null ? null : lockedUntil.atOffset(ZoneOffset.UTC))
-                .param("id", id)
-                .update();
+        tries.right(name, address);
+        return new Outcome.Welcome(
+                new SignedIn(right.get().id(), right.get().name(), right.get().role()));
     }
 
     public Units units(UUID personId) {
@@ -205,7 +151,7 @@ public class People {
                 .param("active", active)
                 .param("id", id)
                 .update();
-        endSessions(name);
+        endSessions(name, null);
     }
 
     /**
@@ -213,33 +159,42 @@ public class People {
      *
      * @throws NotAllowed when there is no such person or the password does not do
      */
-    public void setPassword(UUID id, String password) {
+    public void setPassword(UUID id, String password, String address) {
         String name = name(id);
-        String hash = hash(password);
+        String hash = hash(password, name, address);
         transactions.executeWithoutResult(status -> {
             storePassword(id, hash);
-            endSessions(name);
+            endSessions(name, null);
         });
+        tries.forgive(name);
     }
 
     /**
+     * Changes one's own password, which ends all one's other sessions.
+     *
+     * @param session that goes on
      * @return false when the old password is wrong; nothing changes then
      * @throws NotAllowed when the new password does not do
      */
-    public boolean changePassword(UUID id, String old, String password) {
+    public boolean changePassword(UUID id, String old, String password, String session, String address) {
         String known = jdbc.sql("select password_hash from person where id = :id")
                 .param("id", id)
                 .query(String.class)
                 .single();
-        if (old == null || !matches(old, known)) {
+        if (old == null || !inTurn(address, () -> encoder.matches(old, known))) {
             return false;
         }
-        storePassword(id, hash(password));
+        String name = name(id);
+        String hash = hash(password, name, address);
+        transactions.executeWithoutResult(status -> {
+            storePassword(id, hash);
+            endSessions(name, session);
+        });
         return true;
     }
 
     private void storePassword(UUID id, String hash) {
-        jdbc.sql("update person set password_hash = :hash, failures = 0, locked_until = null where id = :id")
+        jdbc.sql("update person set password_hash = :hash where id = :id")
                 .param("hash", hash)
                 .param("id", id)
                 .update();
@@ -253,22 +208,31 @@ public class People {
                 .orElseThrow(() -> new NotAllowed("personId", id, "a person of this shop"));
     }
 
-    private void endSessions(String name) {
-        jdbc.sql("delete from spring_session where principal_name = :name")
+    /** @param but the session that goes on; null where none does */
+    private void endSessions(String name, String but) {
+        jdbc.sql("delete from spring_session where principal_name = :name"
+                        + " and session_id is distinct from cast(:but as char(36))")
                 .param("name", name)
+                .param("but", but)
                 .update();
     }
 
-    private String hash(String password) {
-        // BCrypt reads 72 bytes; longer would be cut without a word.
-        if (password == null || password.length() < 8 || password.getBytes(StandardCharsets.UTF_8).length > 72) {
-            throw new NotAllowed("password", "(not shown)", "8 to 72 characters");
-        }
-        return hashing(() -> encoder.encode(password));
+    private String hash(String password, String name, String address) {
+        Passwords.check(password, name);
+        return inTurn(address, () -> encoder.encode(password));
     }
 
-    /** @throws NotAllowed when the name is taken or the password too short */
+    private <T> T inTurn(String address, Supplier<T> work) {
+        return tries.inTurn(address, work).orElseThrow(SessionController::busy);
+    }
+
+    /** The same by the app itself. */
     public void add(String name, String password, Role role) {
+        add(name, password, role, "here");
+    }
+
+    /** @throws NotAllowed when the name is taken or the password does not do */
+    public void add(String name, String password, Role role, String address) {
         Allowed.text("name", name, 60);
         Allowed.present("role", role);
         int added = jdbc.sql("""
@@ -276,7 +240,7 @@ public class People {
                         on conflict (name) do nothing""")
                 .param("id", UUID.randomUUID())
                 .param("name", name)
-                .param("hash", hash(password))
+                .param("hash", hash(password, name, address))
                 .param("role", role.name())
                 .update();
         if (added == 0) {

@@ -1,5 +1,6 @@
 package ridgefall.app.security;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -37,8 +38,8 @@ class PeopleController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    void add(@RequestBody NewPerson person) {
-        people.add(person.name(), person.password(), person.role());
+    void add(@RequestBody NewPerson person, HttpServletRequest request) {
+        people.add(person.name(), person.password(), person.role(), request.getRemoteAddr());
     }
 
     @PutMapping("/{personId}")
@@ -49,7 +50,7 @@ class PeopleController {
 
     @PutMapping("/{personId}/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void password(@PathVariable UUID personId, @RequestBody GivenPassword given) {
-        people.setPassword(personId, given.password());
+    void password(@PathVariable UUID personId, @RequestBody GivenPassword given, HttpServletRequest request) {
+        people.setPassword(personId, given.password(), request.getRemoteAddr());
     }
 }

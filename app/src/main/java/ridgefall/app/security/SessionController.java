@@ -65,7 +65,7 @@ class SessionController {
         if (given.name() == null || given.password() == null) {
             throw Problem.of(HttpStatus.BAD_REQUEST, "Name and password are needed", "Type both", Map.of());
         }
-        Outcome outcome = people.signIn(given.name(), given.password());
+        Outcome outcome = people.signIn(given.name(), given.password(), request.getRemoteAddr());
         if (outcome instanceof Outcome.Welcome welcome) {
             if (request.getSession(false) != null) {
                 request.changeSessionId();
@@ -84,7 +84,7 @@ class SessionController {
             throw Problem.of(
                     HttpStatus.TOO_MANY_REQUESTS,
                     "Too many wrong tries",
-                    "Sign-in for this name rests for " + minutes + " minutes",
+                    "Sign-in for this name rests here for " + minutes + " minutes",
                     Map.of(
                             "field",
                             "name",
@@ -93,8 +93,20 @@ class SessionController {
                             "allowed",
                             "another try in " + minutes + " minutes"));
         }
+        if (outcome instanceof Outcome.Busy) {
+            throw busy();
+        }
         throw Problem.of(
                 HttpStatus.UNAUTHORIZED, "Not signed in", "Name or password is wrong", Map.of("field", "password"));
+    }
+
+    /** Passwords take this machine's time on purpose. */
+    static Problem busy() {
+        return Problem.of(
+                HttpStatus.TOO_MANY_REQUESTS,
+                "Many sign in at once",
+                "Try again in a few seconds; nothing you entered is lost",
+                Map.of());
     }
 
     @DeleteMapping("/session")
@@ -116,8 +128,10 @@ class SessionController {
 
     @PutMapping("/session/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changePassword(@RequestBody NewPassword given, @AuthenticationPrincipal SignedIn who) {
-        if (!people.changePassword(who.personId(), given.old(), given.password())) {
+    void changePassword(
+            @RequestBody NewPassword given, @AuthenticationPrincipal SignedIn who, HttpServletRequest request) {
+        String session = request.getSession().getId();
+        if (!people.changePassword(who.personId(), given.old(), given.password(), session, request.getRemoteAddr())) {
             throw new NotAllowed("old", "(not shown)", "the password you sign in with now");
         }
     }

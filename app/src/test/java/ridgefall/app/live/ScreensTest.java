@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -41,9 +42,25 @@ class ScreensTest {
     }
 
     private Screen opened() {
+        return opened("session");
+    }
+
+    private Screen opened(String session) {
         Screen screen = new Screen();
-        screens.open(screen);
+        screens.open(screen, session);
         return screen;
+    }
+
+    @Test
+    void aScreenWhoseSessionHasEndedHearsNoMore() {
+        Screen stays = opened("one");
+        Screen ended = opened("other");
+        assertThat(screens.sessions()).containsExactlyInAnyOrder("one", "other");
+        screens.keepOnly(Set.of("one"));
+        screens.broadcast("changed", "{1}");
+        assertThat(stays.heard).hasSize(2);
+        assertThat(ended.heard).hasSize(1);
+        assertThat(screens.sessions()).containsExactly("one");
     }
 
     @Test
