@@ -62,6 +62,7 @@ class JourneyTest {
         bench.awaitText("Stop");
         bench.awaitText("16,384 bytes");
         bench.awaitText("Save the file");
+        bench.awaitStep("carry.new-on-stylus-data");
         bench.goOn();
         bench.awaitStep("carry.write-stylus-data");
         bench.programmerPlays("VERIFY");

@@ -30,8 +30,10 @@ class SlowLineTest {
     private static void everyAnswerWasToAQuestionThatStood(Browser bench) {
         assertThat(bench.tapped()).isNotEmpty().allSatisfy(tap -> {
             assertThat(tap.inSight()).as(tap.words()).isEqualTo(tap.step());
-            // A press is counted from when it is made, and told a little later.
-            assertThat(tap.stoodMs()).as(tap.words()).isGreaterThanOrEqualTo(250);
+            // It counts from when the page was drawn anew to when the hand came down: both are noticed here a little
+            // later, on a machine
+            // that is busy by some frames.
+            assertThat(tap.stoodMs()).as(tap.words()).isGreaterThanOrEqualTo(200);
         });
         assertThat(bench.refused())
                 .as("offered, and then not due")
