@@ -9,8 +9,12 @@ function pressAt(ms: number, kind: "keydown" | "pointerdown" | "click" = "keydow
 }
 
 function question(asked = "Touch?") {
-  return renderHook(({ asked }) => useQuestion(asked), { initialProps: { asked } });
+  const hook = renderHook(({ asked }) => useQuestion(asked), { initialProps: { asked } });
+  drawn();
+  return hook;
 }
+
+const drawn = () => act(() => void vi.advanceTimersToNextFrame());
 
 describe("a question", () => {
   let now = 10_000;
@@ -64,6 +68,7 @@ describe("a question", () => {
     act(() => expect(result.current.counts(true)).toBe(true));
     now = 10_700;
     rerender({ asked: "Stylus?" });
+    drawn();
     expect(result.current.stands).toBe(false);
     pressAt(10_900);
     act(() => expect(result.current.counts(true)).toBe(false));

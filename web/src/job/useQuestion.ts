@@ -43,9 +43,15 @@ export function useQuestion(asked: string) {
   const [stands, setStands] = useState<string | null>(null);
   const [tooSoon, setTooSoon] = useState(0);
   useLayoutEffect(() => {
-    since.current = performance.now();
-    const timer = setTimeout(() => setStands(asked), STANDS_MS);
+    since.current = Infinity;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    // From when it is drawn: what is worked out for a whole station takes some frames.
+    const frame = requestAnimationFrame(() => {
+      since.current = performance.now();
+      timer = setTimeout(() => setStands(asked), STANDS_MS);
+    });
     return () => {
+      cancelAnimationFrame(frame);
       clearTimeout(timer);
       setStands(null);
     };

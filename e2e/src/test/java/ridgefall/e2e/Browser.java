@@ -52,6 +52,9 @@ final class Browser implements AutoCloseable {
     private static final String PICTURES =
             "[...document.querySelectorAll('img')].filter(i => i.alt === args[0] && i.naturalWidth > 0).length";
 
+    /** A job in hand, or something to fill in. */
+    private static final String ASKS = "footer[data-pending], [role=dialog] form";
+
     /** What is asked has stood long enough to be answered. */
     private static final String STANDS = """
             (() => {
@@ -578,6 +581,9 @@ final class Browser implements AutoCloseable {
 
     /** A person reads what is asked, and no screen takes a press sooner: nor one right after another. */
     private void readFirst() {
+        if (!Boolean.TRUE.equals(driver.executeScript("return !!document.querySelector(arguments[0])", ASKS))) {
+            return;
+        }
         LockSupport.parkNanos(lastTap + PEDAL_BOUNCE.toNanos() - System.nanoTime());
         if (!cutOff) {
             await("the server's word on what was told", "!document.querySelector('[data-told]')");
