@@ -410,8 +410,10 @@ final class Browser implements AutoCloseable {
     }
 
     private void clickFirst(String xpath) {
-        readFirst();
         try {
+            // Whatever asks is there with what is pressed: only then is there something to read.
+            await(() -> driver.findElement(By.xpath(xpath)));
+            readFirst();
             // What is drawn anew between finding and clicking is found once more; nobody presses what can't be pressed
             // yet.
             await(() -> {
