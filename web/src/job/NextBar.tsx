@@ -65,7 +65,7 @@ export function NextBar({
     <footer
       className={clsx(
         "flex h-30 shrink-0 bg-deep text-on-deep",
-        question.tooSoon && "outline-4 -outline-offset-4 outline-alarm",
+        question.tooSoon && "outline-4 -outline-offset-4 outline-on-deep",
       )}
       data-pending={unheard}
       data-stands={question.stands || undefined}

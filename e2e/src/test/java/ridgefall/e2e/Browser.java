@@ -931,54 +931,9 @@ final class Browser implements AutoCloseable {
                 Map.of("offline", offline, "latency", latencyMs, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
-    /**
-     * From here on the page notes of every tap that is kept to be sent which question it answers, which one was in sight, and how long that
-     * had stood there; and whatever is refused.
-     */
-    void watchTaps() {
-        driver.executeScript("""
-                // What is in sight by now stood there before.
-                const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
-                const known = new Set();
-                const look = () => {
-                  const large = document.querySelector('[data-next]');
-                  const asked = large ? large.dataset.next + '|' + large.innerText : '';
-                  if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
-                  const refused = document.querySelector('[data-refused]')?.innerText;
-                  if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
-                };
-                look();
-                seen.since = -1e6;
-                new MutationObserver(look).observe(document.body,
-                    {subtree: true, childList: true, characterData: true, attributes: true});
-                const kept = Storage.prototype.setItem;
-                Storage.prototype.setItem = function (key, value) {
-                  for (const tap of key === 'ridgefall.outbox' ? JSON.parse(value) : []) {
-                    if (!known.has(tap.commandId) && tap.stepId) {
-                      seen.taps.push([tap.stepId, seen.asked.split('|')[0], performance.now() - seen.since, tap.words]);
-                    }
-                    known.add(tap.commandId);
-                  }
-                  return kept.call(this, key, value);
-                };
-                """);
-    }
-
-    /** @param stoodMs how long the question had been in sight that was in sight then */
-    record Tapped(String step, String inSight, double stoodMs, String words) {}
-
-    List<Tapped> tapped() {
-        return ((List<?>) driver.executeScript("return window.seen.taps"))
-                .stream()
-                        .map(tap -> (List<?>) tap)
-                        .map(tap -> new Tapped(
-                                (String) tap.get(0), (String) tap.get(1), ((Number) tap.get(2)).doubleValue(), (String)
-                                        tap.get(3)))
-                        .toList();
-    }
-
-    List<?> refused() {
-        return (List<?>) driver.executeScript("return window.seen.refused");
+    /** From here on the page notes what is tapped: {@link TapWatch}. */
+    TapWatch watchTaps() {
+        return new TapWatch(driver);
     }
 
     /** A hand that does not look: a key, a click, a touch or two at once, on whatever is there; a form is filled in. */

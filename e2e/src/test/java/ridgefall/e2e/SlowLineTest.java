@@ -27,12 +27,12 @@ class SlowLineTest {
         }
     }
 
-    private static void everyAnswerWasToAQuestionThatStood(Browser bench) {
-        assertThat(bench.tapped()).isNotEmpty().allSatisfy(tap -> {
+    private static void everyAnswerWasToAQuestionThatStood(TapWatch watch) {
+        assertThat(watch.tapped()).isNotEmpty().allSatisfy(tap -> {
             assertThat(tap.inSight()).as(tap.words()).isEqualTo(tap.step());
             assertThat(tap.stoodMs()).as(tap.words()).isGreaterThanOrEqualTo(250);
         });
-        assertThat(bench.refused())
+        assertThat(watch.refused())
                 .as("offered, and then not due")
                 .noneMatch(words -> words.toString().contains("Before it"));
     }
@@ -46,28 +46,28 @@ class SlowLineTest {
     })
     void onALineOfTwoAndAHalfSecondsOnlyWhatWasAskedIsRecorded(String from, String device, Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo(from, device, "Slow hut", "cracked");
-        bench.watchTaps();
+        TapWatch watch = bench.watchTaps();
         bench.slowLine(2500);
         hits(bench, 35);
         bench.slowLine(0);
         bench.awaitAnswers();
-        everyAnswerWasToAQuestionThatStood(bench);
+        everyAnswerWasToAQuestionThatStood(watch);
     }
 
     @Test
     void atOnceTheScreenNeverOffersWhatTheServerTakesBack(Visit visit) {
         Browser bench =
                 visit.browser().asAnsa().takenTo("strip.screws-over", "Marrowby Quire 11", "Quick hut", "cracked");
-        bench.watchTaps();
+        TapWatch watch = bench.watchTaps();
         hits(bench, 36);
         bench.awaitAnswers();
-        everyAnswerWasToAQuestionThatStood(bench);
+        everyAnswerWasToAQuestionThatStood(watch);
     }
 
     @Test
     void withTheLineCutASwollenBatteryLeadsToTheStopAtOnceAndNothingElseIsAnswered(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("intake.battery", "Cut-off hut", "lifts by itself");
-        bench.watchTaps();
+        TapWatch watch = bench.watchTaps();
         bench.offline(true);
         bench.tap("2");
         bench.awaitText("No heat, no charger, no pressing, no prying");
@@ -76,15 +76,15 @@ class SlowLineTest {
         bench.press(Keys.ESCAPE);
         bench.offline(false);
         bench.awaitAnswers();
-        assertThat(bench.tapped())
-                .extracting(Browser.Tapped::words)
+        assertThat(watch.tapped())
+                .extracting(TapWatch.Tapped::words)
                 .containsExactly("Battery: flat, cool, quiet?: Swollen");
     }
 
     @Test
     void withTheLineCutABadAnswerWaitsAndSaysSoAndTheBatteryIsSaidAtOnce(Visit visit) {
         Browser bench = visit.browser().asAnsa().takenTo("open.picture", "Waiting hut", "cracked");
-        bench.watchTaps();
+        TapWatch watch = bench.watchTaps();
         bench.offline(true);
         bench.tap(Keys.SPACE);
         bench.awaitInSight("open.touch");
@@ -96,8 +96,8 @@ class SlowLineTest {
         bench.awaitText("No heat, no charger, no pressing, no prying");
         bench.offline(false);
         bench.awaitAnswers();
-        assertThat(bench.tapped())
-                .extracting(Browser.Tapped::words)
+        assertThat(watch.tapped())
+                .extracting(TapWatch.Tapped::words)
                 .containsExactly("Picture, no lines or spots: Works", "Touch everywhere: Fails");
     }
 }

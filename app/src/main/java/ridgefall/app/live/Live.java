@@ -62,10 +62,11 @@ class Live implements SmartLifecycle {
     @Scheduled(fixedRate = 4000)
     void beat() {
         screens.broadcast("beat", "{}");
-        Set<String> open = screens.sessions();
-        if (!open.isEmpty()) {
+        Set<String> sessions = screens.sessions();
+        if (!sessions.isEmpty()) {
             try {
-                screens.keepOnly(marks.living(open));
+                // One that was opened meanwhile is none of these.
+                screens.end(marks.ended(sessions));
             } catch (DataAccessException e) {
                 LOG.warn("not known which sessions have ended: {}", e.getMessage());
             }

@@ -1,5 +1,6 @@
 package ridgefall.app.live;
 
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -28,13 +29,15 @@ class Marks {
                 .list();
     }
 
-    /** Those of some sessions that have not ended. */
-    Set<String> living(Set<String> sessions) {
-        return jdbc.sql("select trim(session_id) from spring_session where session_id in (:sessions)"
+    /** Those of some sessions that have ended. */
+    Set<String> ended(Set<String> sessions) {
+        Set<String> ended = new HashSet<>(sessions);
+        ended.removeAll(jdbc.sql("select trim(session_id) from spring_session where session_id in (:sessions)"
                         + " and expiry_time > 1000 * extract(epoch from now())")
                 .param("sessions", sessions)
                 .query(String.class)
-                .set();
+                .set());
+        return ended;
     }
 
     /** @param mark of the time before; null for the first, which only learns where things stand */

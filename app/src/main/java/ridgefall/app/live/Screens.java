@@ -38,9 +38,9 @@ final class Screens {
     }
 
     /** Ends those whose session has ended: what goes on at the bench is none of theirs any more. */
-    void keepOnly(Set<String> sessions) {
+    void end(Set<String> ended) {
         open.forEach((screen, session) -> {
-            if (!sessions.contains(session)) {
+            if (ended.contains(session)) {
                 open.remove(screen);
                 screen.complete();
             }

@@ -75,14 +75,24 @@ public class People {
         if (locked.isPresent()) {
             return locked.get();
         }
-        Optional<Row> found = jdbc.sql("select id, name, password_hash, role from person where name = :name and active")
+        Optional<Row> found = row(name);
+        String hash = found.map(Row::passwordHash).orElse(hashOfNobody);
+        return tries.inTurn(address, () -> encoder.matches(password, hash))
+                .map(matches -> counted(name, address, matches ? unchanged(found) : Optional.empty()))
+                .orElseGet(Outcome.Busy::new);
+    }
+
+    private Optional<Row> row(String name) {
+        return jdbc.sql("select id, name, password_hash, role from person where name = :name and active")
                 .param("name", name)
                 .query(Row.class)
                 .optional();
-        String hash = found.map(Row::passwordHash).orElse(hashOfNobody);
-        return tries.inTurn(address, () -> encoder.matches(password, hash))
-                .map(matches -> counted(name, address, found.filter(row -> matches)))
-                .orElseGet(Outcome.Busy::new);
+    }
+
+    /** As they are now: dismissed, or given another password, while the slow hash was computed, they are not let in by the old one. */
+    private Optional<Row> unchanged(Optional<Row> seen) {
+        return seen.flatMap(row -> row(row.name()))
+                .filter(now -> now.passwordHash().equals(seen.get().passwordHash()));
     }
 
     private Outcome counted(String name, String address, Optional<Row> right) {

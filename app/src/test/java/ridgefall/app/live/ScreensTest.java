@@ -56,7 +56,7 @@ class ScreensTest {
         Screen stays = opened("one");
         Screen ended = opened("other");
         assertThat(screens.sessions()).containsExactlyInAnyOrder("one", "other");
-        screens.keepOnly(Set.of("one"));
+        screens.end(Set.of("other"));
         screens.broadcast("changed", "{1}");
         assertThat(stays.heard).hasSize(2);
         assertThat(ended.heard).hasSize(1);

@@ -189,12 +189,15 @@ public final class StripStation implements StationRoom {
     /** Screws and plugs that the book has over something, and that nobody has taken out; a book can be wrong. */
     private static List<Hold> covered(
             Stream<String> ids, Map<String, Set<Move>> over, DeviceProfile profile, JobState state) {
-        Set<Move> moves =
-                ids.flatMap(id -> over.getOrDefault(id, Set.of()).stream()).collect(Collectors.toSet());
+        List<String> inHand = ids.toList();
+        Set<Move> moves = inHand.stream()
+                .flatMap(id -> over.getOrDefault(id, Set.of()).stream())
+                .collect(Collectors.toSet());
         String screws = Screws.of(profile, state).stream()
                 .flatMap(all -> profile.stripOrder().screws().stream().filter(all::in))
                 .map(Screw::id)
-                .filter(id -> moves.contains(new Move(Act.SCREW_OUT, id)))
+                // What comes out in the same go lies over nothing any more.
+                .filter(id -> moves.contains(new Move(Act.SCREW_OUT, id)) && !inHand.contains(id))
                 .collect(Collectors.joining(", "));
         Stream<String> home = StripState.stillIn(profile, state).stream()
                 .filter(plug -> moves.contains(new Move(Act.UNPLUG, plug.id())))

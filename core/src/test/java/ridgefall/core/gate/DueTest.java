@@ -18,6 +18,7 @@ import ridgefall.core.job.JobFact.FunctionTested;
 import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
+import ridgefall.core.profile.ProfileDocument.Screw;
 import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.seal.SealFact.CoverRemoved;
 import ridgefall.core.strip.ScrewAt.Where;
@@ -100,6 +101,18 @@ class DueTest {
         assertThat(journey.next().map(Step::id)).contains("seal.press");
         assertThat(journey.heldBy(new FunctionTested("picture", Phase.AFTER, Answer.PASS, null)))
                 .containsExactly("seal.press");
+    }
+
+    /** What comes out in one go lies over nothing any more: then it is the plug that holds its cover. */
+    @Test
+    void screwsInOneGoDoNotHoldOneAnotherBack() {
+        Journey journey = new Journey(ShippedBook.profile("marrowby-quire-8")).untilStep("strip.screws-over");
+        List<String> all = journey.course().profile().stripOrder().screws().stream()
+                .map(Screw::id)
+                .toList();
+        assertThat(journey.holds(new ScrewsMoved(all, Where.OUT)))
+                .extracting(Hold::because)
+                .containsExactly("Something lies over it: Panel press plug is still in");
     }
 
     @Test
