@@ -9,30 +9,30 @@ import org.openqa.selenium.JavascriptExecutor;
  */
 final class TapWatch {
     private static final String WATCH = """
-        // What is in sight by now stood there before.
-        const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
-        const known = new Set();
-        const look = () => {
-          const large = document.querySelector('[data-next]');
-          const asked = large ? large.dataset.next + '|' + large.innerText : '';
-          if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
-          const refused = document.querySelector('[data-refused]')?.innerText;
-          if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
-        };
-        look();
-        seen.since = -1e6;
-        new MutationObserver(look).observe(document.body,
-            {subtree: true, childList: true, characterData: true, attributes: true});
-        const kept = Storage.prototype.setItem;
-        Storage.prototype.setItem = function (key, value) {
-          for (const tap of key === 'ridgefall.outbox' ? JSON.parse(value) : []) {
-            if (!known.has(tap.commandId) && tap.stepId) {
-              seen.taps.push([tap.stepId, seen.asked.split('|')[0], performance.now() - seen.since, tap.words]);
-            }
-            known.add(tap.commandId);
-          }
-          return kept.call(this, key, value);
-        };
+            // What is in sight by now stood there before.
+            const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
+            const known = new Set();
+            const look = () => {
+              const large = document.querySelector('[data-next]');
+              const asked = large ? large.dataset.next + '|' + large.innerText : '';
+              if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
+              const refused = document.querySelector('[data-refused]')?.innerText;
+              if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
+            };
+            look();
+            seen.since = -1e6;
+            new MutationObserver(look).observe(document.body,
+                {subtree: true, childList: true, characterData: true, attributes: true});
+            const kept = Storage.prototype.setItem;
+            Storage.prototype.setItem = function (key, value) {
+              for (const tap of key === 'ridgefall.outbox' ? JSON.parse(value) : []) {
+                if (!known.has(tap.commandId) && tap.stepId) {
+                  seen.taps.push([tap.stepId, seen.asked.split('|')[0], performance.now() - seen.since, tap.words]);
+                }
+                known.add(tap.commandId);
+              }
+              return kept.call(this, key, value);
+            };
             """;
 
     private final JavascriptExecutor page;
