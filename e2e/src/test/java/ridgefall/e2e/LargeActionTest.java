@@ -47,6 +47,8 @@ class LargeActionTest {
         Browser bench = visit.browser().asAnsa().takenTo("intake.battery", "Swollen hut", "lifts by itself");
         bench.tap("2");
         bench.awaitText("Stop: what to do now");
+        // It is shown before the journal has what was answered.
+        bench.awaitAnswers();
         long before = recorded(bench);
         bench.tap("1");
         bench.tap(Keys.SPACE);
