@@ -292,6 +292,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/instruments/nets": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["nets"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/heat-sources/{sourceId}": {
     parameters: {
       query?: never;
@@ -1848,6 +1864,7 @@ export interface components {
       runs: components["schemas"]["RunKind"][];
       quantities: components["schemas"]["QuantityView"][];
       places: string[];
+      nets: string[];
     };
     QuantityView: {
       /** @enum {string} */
@@ -1862,6 +1879,7 @@ export interface components {
         | "CARD"
         | "TOUCH";
       unit: string;
+      questions: string[];
     };
     RunKind: {
       id: string;
@@ -1877,6 +1895,9 @@ export interface components {
       said: components["schemas"]["SaidView"][];
       /** Format: date-time */
       answeredAt: string | null;
+    };
+    GivenNets: {
+      nets: string[];
     };
     Air: {
       /** Format: double */
@@ -6341,6 +6362,30 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  nets: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GivenNets"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["InstrumentsView"];
+        };
       };
     };
   };

@@ -9,6 +9,14 @@ import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
 import type { Channel, Instrument, Instruments, Source } from "./useTools";
 
+/** A question and the instrument's own channel that it is about: "MEAS:TEMP? (@101)". */
+const parts = (query: string) => {
+  const [, question = query, channel = ""] = /^(.*?)(?: \(@(.*)\))?$/.exec(query) ?? [];
+  return { question, channel };
+};
+const asked = (question: string, channel: string) =>
+  channel === "" ? question : `${question} (@${channel})`;
+
 const FIRST: Channel = { quantity: "TEMPERATURE", place: "FRAME", query: "MEAS:TEMP?" };
 
 /** An instrument by address; what it is asked is its own language, a question each. */
@@ -48,9 +56,7 @@ export function InstrumentForm({
           port: Number.isNaN(port) ? (given.port as unknown as number) : port,
           attends,
           sourceId: onASource ? sourceId : null,
-          channels: channels
-            .filter((channel) => channel.query.trim() !== "")
-            .map((channel) => ({ ...channel, place: channel.place.trim(), query: channel.query.trim() })),
+          channels: channels.map((channel) => ({ ...channel, place: channel.place.trim() })),
         },
       }),
     );
@@ -124,15 +130,18 @@ export function InstrumentForm({
           ))}
         </datalist>
         {channels.map((channel, i) => (
-          <div key={i} className="col-span-2 grid grid-cols-[13rem_7rem_minmax(0,1fr)_auto] items-end gap-2">
+          <div
+            key={i}
+            className="col-span-2 grid grid-cols-[12rem_7rem_minmax(0,1fr)_6rem_auto] items-end gap-2"
+          >
             <Choose
               id={`quantity-${i}`}
               label="Measures"
               value={channel.quantity}
               onChange={(e) => {
-                const quantity = bench.quantities.find((q) => q.id === e.target.value)?.id;
+                const quantity = bench.quantities.find((q) => q.id === e.target.value);
                 if (quantity) {
-                  change(i, { quantity });
+                  change(i, { quantity: quantity.id, query: quantity.questions[0] ?? "" });
                 }
               }}
             >
@@ -149,11 +158,29 @@ export function InstrumentForm({
               value={channel.place}
               onChange={(e) => change(i, { place: e.target.value })}
             />
-            <Field
+            <Choose
               id={`query-${i}`}
               label="asked with"
-              value={channel.query}
-              onChange={(e) => change(i, { query: e.target.value })}
+              value={parts(channel.query).question}
+              onChange={(e) => change(i, { query: asked(e.target.value, parts(channel.query).channel) })}
+            >
+              {[
+                ...new Set([
+                  ...(bench.quantities.find((q) => q.id === channel.quantity)?.questions ?? []),
+                  parts(channel.query).question,
+                ]),
+              ].map((question) => (
+                <option key={question}>{question}</option>
+              ))}
+            </Choose>
+            <Field
+              id={`channel-${i}`}
+              label="its channel"
+              inputMode="numeric"
+              value={parts(channel.query).channel}
+              onChange={(e) =>
+                change(i, { query: asked(parts(channel.query).question, e.target.value.trim()) })
+              }
             />
             <Button
               look="quiet"
@@ -169,7 +196,7 @@ export function InstrumentForm({
           <Button type="submit" look="lamp" disabled={put.busy}>
             Keep
           </Button>
-          <Button onClick={() => setChannels([...channels, { ...FIRST, place: "", query: "" }])}>
+          <Button onClick={() => setChannels([...channels, { ...FIRST, place: "" }])}>
             One more question
           </Button>
           {instrument && <Button onClick={() => void remove.submit(undefined)}>Take it off the list</Button>}

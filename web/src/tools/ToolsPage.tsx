@@ -4,6 +4,7 @@ import { useUnits } from "@/session/useSession";
 import { say, temperature, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { InstrumentForm } from "./InstrumentForm";
+import { NetsForm } from "./NetsForm";
 import { type Programmer, ProgrammerForm, useProgrammers } from "./Programmers";
 import { SourceForm } from "./SourceForm";
 import { type Supply, SupplyForm, supplyWords, useSupplies } from "./Supplies";
@@ -13,11 +14,13 @@ import { type Instrument, type Instruments, type Source, useInstruments, useSour
 export function ToolsPage() {
   const units = useUnits();
   const mayChange = useMay("CHANGE_TOOLS");
+  const mayNameNets = useMay("CHANGE_THE_SHOP");
   const sources = useSources().data;
   const bench = useInstruments().data;
   const instruments = bench?.instruments ?? [];
   const [source, setSource] = useState<Source | "new" | null>(null);
   const [instrument, setInstrument] = useState<Instrument | "new" | null>(null);
+  const [naming, setNaming] = useState(false);
   const programmers = useProgrammers().data ?? [];
   const supplies = useSupplies().data;
   const [supply, setSupply] = useState<Supply | "new" | null>(null);
@@ -81,6 +84,20 @@ export function ToolsPage() {
               </Row>
             ))}
           </ul>
+          {bench && (
+            <div className="mt-4 flex items-center justify-between gap-3">
+              <p>
+                {bench.nets.length === 0
+                  ? "Called nowhere yet: a lead names the net they are in."
+                  : `Called in ${bench.nets.join(", ")} only.`}
+              </p>
+              {mayNameNets && (
+                <Button look="quiet" className="underline" onClick={() => setNaming(true)}>
+                  Name nets
+                </Button>
+              )}
+            </div>
+          )}
           <p className="mt-4 text-quiet">
             While what it attends to runs, every answer is kept with that run. Losing an instrument stops
             nothing.
@@ -129,6 +146,7 @@ export function ToolsPage() {
           onClose={() => setSupply(null)}
         />
       )}
+      {naming && bench && <NetsForm nets={bench.nets} onClose={() => setNaming(false)} />}
       {instrument && bench && (
         <InstrumentForm
           instrument={instrument === "new" ? null : instrument}

@@ -342,6 +342,6 @@ class CopyTest {
         assertThat(ansa.send("PUT", "/api/programmers/far", Map.of("name", "Far", "host", "8.8.8.8", "port", 5025))
                         .raw()
                         .body())
-                .contains("an address on the shop's own network");
+                .contains("a lead first names the net of this shop's instruments");
     }
 }

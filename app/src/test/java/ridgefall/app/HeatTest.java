@@ -277,7 +277,7 @@ class HeatTest {
         meter.put("sourceId", "plate-1");
         meter.put("channels", List.of(Map.of("quantity", "TEMPERATURE", "place", "FRAME", "query", "MEAS:TEMP?")));
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("allowed"))
-                .isEqualTo("an address on the shop's own network");
+                .isEqualTo("nothing yet: a lead first names the net of this shop's instruments, under tools");
         meter.put("host", "127.0.0.1");
         meter.put("port", 99_999);
         assertThat(ansa.send("PUT", "/api/instruments/far", meter).text("field"))

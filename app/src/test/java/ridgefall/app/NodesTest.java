@@ -28,6 +28,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.instrument.ShopNets;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
 
@@ -152,6 +153,8 @@ class NodesTest {
             jdbc.sql("""
                             insert into instrument_lease (instrument_id, node, until)
                             values ('shared', gen_random_uuid(), now() + interval '4 seconds')""").update();
+            app.bean(ShopNets.class).standsIn(thermometer.getLocalPort());
+            other.getBean(ShopNets.class).standsIn(thermometer.getLocalPort());
             Map<String, Object> given = Map.of(
                     "name", "Shared thermocouple",
                     "host", "127.0.0.1",

@@ -54,6 +54,7 @@ class RoleMatrixTest {
             Map.entry("GET /api/jobs/{jobId}/attachments/{attachmentId}", ALL),
             Map.entry("GET /api/instruments", ALL),
             Map.entry("PUT /api/instruments/{instrumentId}", BENCH),
+            Map.entry("PUT /api/instruments/nets", LEADS),
             Map.entry("DELETE /api/instruments/{instrumentId}", BENCH),
             Map.entry("GET /api/programmers", ALL),
             Map.entry("PUT /api/programmers/{programmerId}", BENCH),

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import ridgefall.app.Client.Answer;
 import ridgefall.app.RunningApp.App;
+import ridgefall.app.instrument.ShopNets;
 import ridgefall.core.job.Role;
 import tools.jackson.databind.JsonNode;
 
@@ -53,6 +54,7 @@ class TouchRigTest {
         Thread talking = new Thread(this::talk, "rig");
         talking.setDaemon(true);
         talking.start();
+        app.bean(ShopNets.class).standsIn(server.getLocalPort());
         Map<String, Object> channel = Map.of("quantity", "TOUCH", "place", "under its finger", "query", "TOUC:DEV?");
         Answer put = lead.send(
                 "PUT",

@@ -121,7 +121,7 @@ class Copier implements DisposableBean {
 
     private CopyFact copied(Run run) {
         Job job = new Job(run, jobs.course(run.jobId()));
-        try (ProgrammerLine line = new ProgrammerLine(programmer(job))) {
+        try (ProgrammerLine line = programmers.call(programmer(job))) {
             line.clear();
             try {
                 return run.doing() == Doing.READ ? read(job, line) : write(job, line);
@@ -159,7 +159,7 @@ class Copier implements DisposableBean {
         String wanted = job.part().adapter();
         List<String> others = new ArrayList<>();
         for (Programmer programmer : programmers.all()) {
-            try (ProgrammerLine asked = new ProgrammerLine(programmer)) {
+            try (ProgrammerLine asked = programmers.call(programmer)) {
                 String adapter = asked.adapter();
                 if (wanted != null && !wanted.equals(adapter)) {
                     others.add(programmer.name() + " has " + adapter);

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.carry.Programmers.Programmer;
 import ridgefall.app.carry.SimulatedProgrammer.Fault;
 import ridgefall.app.http.Problem;
-import ridgefall.app.instrument.OwnNetwork;
+import ridgefall.app.instrument.ScpiLine;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -76,7 +76,7 @@ class ProgrammerController {
     @PutMapping("/{programmerId}")
     List<ProgrammerView> put(@PathVariable String programmerId, @RequestBody GivenProgrammer given) {
         Programmer programmer = new Programmer(programmerId, given.name(), given.host(), given.port());
-        OwnNetwork.check(programmer.host());
+        programmers.check(programmer);
         programmers.put(programmer);
         return all();
     }
@@ -91,8 +91,8 @@ class ProgrammerController {
 
     @PostMapping("/{programmerId}/try")
     TriedView tried(@PathVariable String programmerId) {
-        try (ProgrammerLine line = new ProgrammerLine(known(programmerId))) {
-            return new TriedView(line.identity(), line.adapter(), null);
+        try (ProgrammerLine line = programmers.call(known(programmerId))) {
+            return new TriedView(ScpiLine.shown(line.identity()), ScpiLine.shown(line.adapter()), null);
         } catch (IOException e) {
             return new TriedView(null, null, String.valueOf(e.getMessage()));
         }
@@ -107,7 +107,7 @@ class ProgrammerController {
         if (!standsIn(programmer)) {
             throw new NotAllowed("programmerId", programmerId, StandInProgrammer.ID + ": a real one plays nothing");
         }
-        try (ProgrammerLine line = new ProgrammerLine(programmer)) {
+        try (ProgrammerLine line = programmers.call(programmer)) {
             line.play(fault.name());
         } catch (IOException e) {
             throw Problem.of(

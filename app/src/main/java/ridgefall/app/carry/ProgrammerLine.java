@@ -1,12 +1,12 @@
 package ridgefall.app.carry;
 
 import java.io.IOException;
+import java.net.InetSocketAddress;
 import java.time.Duration;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import ridgefall.app.carry.Programmers.Programmer;
 import ridgefall.app.instrument.ScpiLine;
 import ridgefall.core.carry.CopyFact.Trouble;
 import ridgefall.core.carry.FrontOnAdapter.Refused;
@@ -25,8 +25,9 @@ final class ProgrammerLine implements AutoCloseable {
 
     private final ScpiLine line;
 
-    ProgrammerLine(Programmer programmer) throws IOException {
-        line = new ScpiLine(programmer.host(), programmer.port(), PATIENCE);
+    /** @param place as {@link ridgefall.app.instrument.ShopNets} allows it */
+    ProgrammerLine(InetSocketAddress place) throws IOException {
+        line = new ScpiLine(place, PATIENCE);
     }
 
     /** It answered, and what it says speaks against going on. */
@@ -72,7 +73,7 @@ final class ProgrammerLine implements AutoCloseable {
             }
             case "OPEN" -> throw new Unwilling(Trouble.ADAPTER_OPEN, null);
             case "LOOP" -> throw new Unwilling(Trouble.RESTARTS, null);
-            default -> throw new Unwilling(Trouble.REFUSED, "says of its adapter: " + state);
+            default -> throw new Unwilling(Trouble.REFUSED, "says of its adapter: " + ScpiLine.shown(state));
         }
     }
 
@@ -81,7 +82,7 @@ final class ProgrammerLine implements AutoCloseable {
         Matcher front = FRONT.matcher(said);
         if (!front.matches()) {
             agree();
-            throw new Unwilling(Trouble.REFUSED, "says of the front: " + said);
+            throw new Unwilling(Trouble.REFUSED, "says of the front: " + ScpiLine.shown(said));
         }
         return new Front(front.group(1), front.group(2));
     }
@@ -91,7 +92,8 @@ final class ProgrammerLine implements AutoCloseable {
         String said = line.ask("DATA:SIZE?");
         if (!said.matches("\\d{1,7}") || Integer.parseInt(said) < 1 || Integer.parseInt(said) > most) {
             agree();
-            throw new Unwilling(Trouble.REFUSED, "says " + said + " bytes; 1 to " + most + " can be kept");
+            throw new Unwilling(
+                    Trouble.REFUSED, "says " + ScpiLine.shown(said) + " bytes; 1 to " + most + " can be kept");
         }
         return Integer.parseInt(said);
     }
@@ -115,7 +117,7 @@ final class ProgrammerLine implements AutoCloseable {
         String said = line.ask("DATA:CHEC?");
         agree();
         if (!said.matches("[0-9A-Fa-f]{8}")) {
-            throw new Unwilling(Trouble.REFUSED, "says of its checksum: " + said);
+            throw new Unwilling(Trouble.REFUSED, "says of its checksum: " + ScpiLine.shown(said));
         }
         return Long.parseLong(said, 16);
     }
@@ -148,7 +150,7 @@ final class ProgrammerLine implements AutoCloseable {
             if (code == 0) {
                 break;
             } else if (first == null) {
-                first = new Unwilling(trouble(code), error.group(2));
+                first = new Unwilling(trouble(code), ScpiLine.shown(error.group(2)));
             }
         }
         if (first != null) {

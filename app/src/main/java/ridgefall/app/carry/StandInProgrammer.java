@@ -13,6 +13,7 @@ import org.springframework.stereotype.Component;
 import ridgefall.app.carry.CopyRuns.Run;
 import ridgefall.app.carry.Programmers.Programmer;
 import ridgefall.app.carry.SimulatedProgrammer.OnAdapter;
+import ridgefall.app.instrument.ShopNets;
 import ridgefall.app.job.Jobs;
 import ridgefall.core.carry.CarryState;
 import ridgefall.core.carry.DataCopy;
@@ -29,6 +30,7 @@ class StandInProgrammer implements ApplicationRunner, DisposableBean {
     static final String ADAPTER = "24-way ribbon adapter, type R";
 
     private final Programmers programmers;
+    private final ShopNets nets;
     private final CopyRuns runs;
     private final FrontData files;
     private final Jobs jobs;
@@ -38,11 +40,13 @@ class StandInProgrammer implements ApplicationRunner, DisposableBean {
     /** @param aBlockMs how long a block takes: enough to see it move */
     StandInProgrammer(
             Programmers programmers,
+            ShopNets nets,
             CopyRuns runs,
             FrontData files,
             Jobs jobs,
             @Value("${ridgefall.stand-in-block-ms:60}") int aBlockMs) {
         this.programmers = programmers;
+        this.nets = nets;
         this.runs = runs;
         this.files = files;
         this.jobs = jobs;
@@ -52,6 +56,7 @@ class StandInProgrammer implements ApplicationRunner, DisposableBean {
     @Override
     public void run(ApplicationArguments args) throws IOException {
         stand = new SimulatedProgrammer(ADAPTER, () -> onAdapter().orElse(null), aBlock);
+        nets.standsIn(stand.port());
         programmers.put(new Programmer(ID, "Programmer (stand-in)", stand.host(), stand.port()));
     }
 

@@ -42,7 +42,7 @@ sealed interface Answer {
         try {
             value = Double.parseDouble(line.strip());
         } catch (NumberFormatException e) {
-            return new Unusable("answers \u201c" + line + "\u201d: no number");
+            return new Unusable("answers \u201c" + ScpiLine.shown(line) + "\u201d: no number");
         }
         if (Double.isNaN(value) || Math.abs(value) >= OVERLOAD) {
             return new Unusable("nothing to measure: probe open or out of range");

@@ -1,5 +1,6 @@
 package ridgefall.app.instrument;
 
+import java.util.regex.Pattern;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -12,13 +13,24 @@ import ridgefall.core.units.NotAllowed;
 public record Channel(Quantity quantity, String place, String query) {
     public static final String SOURCE = "SOURCE";
 
+    private static final Pattern OF_CHANNEL = Pattern.compile(" \\(@\\d{1,4}\\)$");
+
     /** @throws NotAllowed naming the field */
-    Channel checked() {
+    void check() {
         Allowed.present("quantity", quantity);
         Allowed.text("place", place, 40);
-        if (query == null || query.isBlank() || query.length() > 80 || !query.matches("[ -~]+")) {
-            throw new NotAllowed("query", query, "1 to 80 plain characters on one line");
+        if (!known()) {
+            throw new NotAllowed(
+                    "query",
+                    query,
+                    "one of " + String.join(", ", quantity.questions())
+                            + ", with a channel such as (@101) behind it or none");
         }
-        return this;
+    }
+
+    /** Whether it is a question for its quantity: kept ones may be of a time when any was taken. */
+    boolean known() {
+        return query != null
+                && quantity.questions().contains(OF_CHANNEL.matcher(query).replaceFirst(""));
     }
 }

@@ -29,11 +29,13 @@ class InstrumentController {
     private final Instruments instruments;
     private final Watch watch;
     private final HeatSources sources;
+    private final ShopNets nets;
 
-    InstrumentController(Instruments instruments, Watch watch, HeatSources sources) {
+    InstrumentController(Instruments instruments, Watch watch, HeatSources sources, ShopNets nets) {
         this.instruments = instruments;
         this.watch = watch;
         this.sources = sources;
+        this.nets = nets;
     }
 
     record GivenInstrument(
@@ -76,11 +78,22 @@ class InstrumentController {
     /** What an instrument can attend to, and what it can measure. */
     record RunKind(String id, String words, boolean onASource) {}
 
-    record QuantityView(Quantity id, String unit) {}
+    /** @param questions one of which is put for it */
+    record QuantityView(Quantity id, String unit, List<String> questions) {}
 
-    /** @param places that the bench's own reckoning knows; any other word will do */
+    /** @param nets in which instruments may be called, as {@link Net} has them */
+    record GivenNets(List<String> nets) {}
+
+    /**
+     * @param places that the bench's own reckoning knows; any other word will do
+     * @param nets in which a lead lets instruments be called
+     */
     record InstrumentsView(
-            List<InstrumentView> instruments, List<RunKind> runs, List<QuantityView> quantities, List<String> places) {}
+            List<InstrumentView> instruments,
+            List<RunKind> runs,
+            List<QuantityView> quantities,
+            List<String> places,
+            List<String> nets) {}
 
     @GetMapping
     InstrumentsView all() {
@@ -102,10 +115,18 @@ class InstrumentController {
                                 Stream.of(new RunKind(Instruments.NO_RUN, "no run, when it is needed", false)))
                         .toList(),
                 Stream.of(Quantity.values())
-                        .map(q -> new QuantityView(q, q.unit()))
+                        .map(q -> new QuantityView(q, q.unit(), q.questions()))
                         .toList(),
                 Stream.concat(Stream.of(HeatFact.Surface.values()).map(Enum::name), Stream.of(Channel.SOURCE))
-                        .toList());
+                        .toList(),
+                nets.named());
+    }
+
+    /** What is in none of them any more is not called again. */
+    @PutMapping("/nets")
+    InstrumentsView nets(@RequestBody GivenNets given) {
+        nets.name(given.nets());
+        return all();
     }
 
     @PutMapping("/{instrumentId}")
@@ -126,7 +147,8 @@ class InstrumentController {
         if (instrument.attends().equals(HeatFact.SOAK.id())) {
             HeatSource.byId(sources.all(), Allowed.present("sourceId", instrument.sourceId()));
         }
-        OwnNetwork.check(instrument.host());
+        instrument.channels().forEach(Channel::check);
+        nets.check(instrument.host(), instrument.port());
         instruments.put(instrument);
         watch.hangUp(instrumentId);
         return all();

@@ -6,13 +6,16 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import ridgefall.core.units.Allowed;
+import ridgefall.core.units.NotAllowed;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The instruments of this bench, by address. */
 @Repository
 class Instruments {
     private static final int MOST_CHANNELS = 12;
+    private static final int MOST = 24;
     private static final String[][] OLD_QUESTIONS = {
         {"frame_query", "FRAME"}, {"glass_query", "GLASS"}, {"surface_query", Channel.SOURCE}
     };
@@ -44,7 +47,6 @@ class Instruments {
             Allowed.optionalText("sourceId", sourceId, 40);
             channels = List.copyOf(Allowed.present("channels", channels));
             Allowed.between("channels", channels.size(), 1, MOST_CHANNELS, "questions to ask, such as MEAS:TEMP?");
-            channels.forEach(Channel::checked);
         }
     }
 
@@ -74,7 +76,15 @@ class Instruments {
         return channels;
     }
 
-    void put(Instrument instrument) {
+    /** @throws NotAllowed where there are {@value #MOST} others */
+    @Transactional
+    public void put(Instrument instrument) {
+        jdbc.sql("lock table instrument in share row exclusive mode").update();
+        int others = jdbc.sql("select count(*) from instrument where id <> :id")
+                .param("id", instrument.id())
+                .query(Integer.class)
+                .single();
+        Allowed.between("instruments", others + 1, 1, MOST, "at one bench");
         jdbc.sql("""
                         insert into instrument (id, name, host, port, attends, source_id, channels)
                         values (:id, :name, :host, :port, :attends, :source, cast(:channels as jsonb))

@@ -49,9 +49,10 @@ class Leases {
                 .update();
     }
 
-    /** How an instrument does, whichever node asks it. */
+    /** How an instrument does, whichever node asks it; nothing where none does. */
     Optional<Status> told(String instrumentId) {
-        return jdbc.sql("select told from instrument_lease where instrument_id = :id and told is not null")
+        return jdbc.sql(
+                        "select told from instrument_lease where instrument_id = :id and told is not null and until > now()")
                 .param("id", instrumentId)
                 .query((row, n) -> json.readValue(row.getString("told"), Status.class))
                 .optional();

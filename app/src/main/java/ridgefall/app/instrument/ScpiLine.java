@@ -1,6 +1,7 @@
 package ridgefall.app.instrument;
 
 import java.io.ByteArrayOutputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetSocketAddress;
@@ -15,25 +16,48 @@ import java.time.Duration;
  * answer would be taken for the next.
  */
 public final class ScpiLine implements AutoCloseable {
-    /** The longest answer that can be a number with its unit. */
+    /** The longest line that an instrument has reason to send. */
     private static final int LONGEST = 200;
+
+    /** So much of an answer is shown. */
+    private static final int SHOWN = 80;
+
+    private static final String SILENT = "does not answer";
 
     /** Digits of a length that a block can have here. */
     private static final int MOST_DIGITS = 6;
 
     private final Socket socket = new Socket();
+    private final InetSocketAddress place;
     private final Duration patience;
+    private boolean answered;
 
-    /** @param patience for connecting, and for each answer */
-    public ScpiLine(String host, int port, Duration patience) throws IOException {
+    /**
+     * @param place as {@link ShopNets} allows it
+     * @param patience for connecting, and for each answer; a failure takes as long, so that nobody learns from it what is there
+     */
+    public ScpiLine(InetSocketAddress place, Duration patience) throws IOException {
+        this.place = place;
         this.patience = patience;
+        long from = System.nanoTime();
         try {
             socket.setTcpNoDelay(true);
-            socket.connect(new InetSocketAddress(host, port), (int) patience.toMillis());
+            socket.connect(place, (int) patience.toMillis());
         } catch (IOException e) {
             socket.close();
-            throw e;
+            Patience.spent(from, patience);
+            throw new IOException(SILENT, e);
         }
+    }
+
+    boolean at(InetSocketAddress other) {
+        return place.equals(other);
+    }
+
+    /** What of an answer can be shown: plain characters, not many. */
+    public static String shown(String answer) {
+        String plain = answer.replaceAll("[^ -~]", "?");
+        return plain.length() > SHOWN ? plain.substring(0, SHOWN - 1) + "\u2026" : plain;
     }
 
     /** Fewer bytes came than the block began by saying. */
@@ -54,10 +78,11 @@ public final class ScpiLine implements AutoCloseable {
             int next;
             try {
                 next = next(in, until);
-            } catch (SocketTimeoutException e) {
-                throw silent(line);
+            } catch (IOException e) {
+                throw silent(line, e, until);
             }
             if (next == '\n') {
+                answered = true;
                 return line.toString().strip();
             }
             line.append((char) next);
@@ -74,8 +99,13 @@ public final class ScpiLine implements AutoCloseable {
      * @throws IOException when it is no such block, or longer than {@code most}
      */
     public byte[] askBlock(String query, int most) throws IOException {
+        return askBlock(query, most, patience);
+    }
+
+    /** The same of one that has answered before and needs longer for this. */
+    byte[] askBlock(String query, int most, Duration longer) throws IOException {
         InputStream in = asked(query);
-        long until = until();
+        long until = System.nanoTime() + longer.toNanos();
         int said;
         try {
             if (next(in, until) != '#') {
@@ -85,8 +115,8 @@ public final class ScpiLine implements AutoCloseable {
             if (said > most) {
                 throw new IOException("says " + said + " bytes, asked for " + most + " at most");
             }
-        } catch (SocketTimeoutException e) {
-            throw new IOException("no answer", e);
+        } catch (SocketTimeoutException | EOFException e) {
+            throw silent(new StringBuilder(), e, System.nanoTime());
         }
         byte[] block = new byte[said];
         int came = 0;
@@ -154,13 +184,21 @@ public final class ScpiLine implements AutoCloseable {
         socket.setSoTimeout((int) left);
         int next = in.read();
         if (next < 0) {
-            throw new IOException("hung up");
+            throw new EOFException();
         }
         return next;
     }
 
-    private static IOException silent(StringBuilder sofar) {
-        return new IOException(sofar.isEmpty() ? "no answer" : "half a line: " + sofar);
+    /** Of one that never answered nothing is told apart. */
+    private IOException silent(StringBuilder sofar, IOException because, long until) {
+        if (!sofar.isEmpty()) {
+            return new IOException("half a line: " + shown(sofar.toString()));
+        }
+        if (answered) {
+            return new IOException(because instanceof EOFException ? "hung up" : "no answer", because);
+        }
+        Patience.spent(until - patience.toNanos(), patience);
+        return new IOException(SILENT, because);
     }
 
     @Override

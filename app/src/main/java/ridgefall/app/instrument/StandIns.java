@@ -67,6 +67,7 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private static final double THIN_RING_MM = 0.295;
 
     private final Instruments instruments;
+    private final ShopNets nets;
     private final Readings readings;
     private final Jobs jobs;
     private final Clock clock;
@@ -84,8 +85,9 @@ class StandIns implements ApplicationRunner, DisposableBean {
     private ServerSocket rig;
     private volatile StandInRig under = StandInRig.TABLET;
 
-    StandIns(Instruments instruments, Readings readings, Jobs jobs, Clock clock) {
+    StandIns(Instruments instruments, ShopNets nets, Readings readings, Jobs jobs, Clock clock) {
         this.instruments = instruments;
+        this.nets = nets;
         this.readings = readings;
         this.jobs = jobs;
         this.clock = clock;
@@ -183,8 +185,10 @@ class StandIns implements ApplicationRunner, DisposableBean {
         talking.execute(() -> accept(thermometer));
     }
 
-    private static ServerSocket open() throws IOException {
-        return new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
+    private ServerSocket open() throws IOException {
+        ServerSocket server = new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
+        nets.standsIn(server.getLocalPort());
+        return server;
     }
 
     private void accept(ServerSocket server) {

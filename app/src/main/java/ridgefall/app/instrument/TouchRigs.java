@@ -13,15 +13,18 @@ import ridgefall.core.units.NotAllowed;
 @Component
 public class TouchRigs {
     /** A sweep of a large tablet, with the time to put it down. */
-    private static final Duration PATIENCE = Duration.ofMinutes(3);
+    private static final Duration A_TASK = Duration.ofMinutes(3);
 
     /** As a trace from a file may be. */
     private static final int MOST_BYTES = 999_999;
 
     private final Instruments instruments;
 
-    TouchRigs(Instruments instruments) {
+    private final ShopNets nets;
+
+    TouchRigs(Instruments instruments, ShopNets nets) {
         this.instruments = instruments;
+        this.nets = nets;
     }
 
     /**
@@ -52,14 +55,14 @@ public class TouchRigs {
      */
     public Told run(String task, double widthMm, double heightMm) {
         Instrument rig = rig().orElseThrow(() -> new NotAllowed("rig", "none", "a touch rig under tools"));
-        try (ScpiLine line = new ScpiLine(rig.host(), rig.port(), PATIENCE)) {
+        try (ScpiLine line = new ScpiLine(nets.place(rig.host(), rig.port()), ShopNets.PATIENCE)) {
             line.tell(String.format(Locale.ROOT, "TOUC:FACE %.1f,%.1f", widthMm, heightMm));
             String screen = line.ask("TOUC:SCR?");
             String[] px = screen.split(",");
             if (px.length != 2) {
-                throw new NotAllowed("rig", screen, "two numbers for TOUC:SCR?, such as 1194,834");
+                throw new NotAllowed("rig", ScpiLine.shown(screen), "two numbers for TOUC:SCR?, such as 1194,834");
             }
-            byte[] csv = line.askBlock("TOUC:TRAC? " + task, MOST_BYTES);
+            byte[] csv = line.askBlock("TOUC:TRAC? " + task, MOST_BYTES, A_TASK);
             return new Told(
                     Double.parseDouble(px[0].strip()),
                     Double.parseDouble(px[1].strip()),

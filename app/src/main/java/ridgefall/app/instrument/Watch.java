@@ -2,8 +2,8 @@ package ridgefall.app.instrument;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
+import java.net.InetSocketAddress;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,21 +32,22 @@ import ridgefall.core.heat.HeatFact;
 @Component
 class Watch implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Watch.class);
-    private static final Duration PATIENCE = Duration.ofMillis(1500);
 
     private final Instruments instruments;
     private final Readings readings;
     private final Leases leases;
+    private final ShopNets nets;
     private final Clock clock;
     private final ExecutorService asking = Executors.newCachedThreadPool();
     private final Set<String> busy = ConcurrentHashMap.newKeySet();
     private final Map<String, ScpiLine> lines = new ConcurrentHashMap<>();
     private final Map<String, Status> statuses = new ConcurrentHashMap<>();
 
-    Watch(Instruments instruments, Readings readings, Leases leases, Clock clock) {
+    Watch(Instruments instruments, Readings readings, Leases leases, ShopNets nets, Clock clock) {
         this.instruments = instruments;
         this.readings = readings;
         this.leases = leases;
+        this.nets = nets;
         this.clock = clock;
     }
 
@@ -86,11 +87,16 @@ class Watch implements DisposableBean {
             if (busy.add(instrument.id())) {
                 asking.execute(() -> {
                     try {
+                        InetSocketAddress place = nets.place(instrument.host(), instrument.port());
                         if (leases.hold(instrument.id())) {
-                            ask(instrument);
+                            ask(instrument, place);
                         } else {
                             hangUp(instrument.id());
                         }
+                    } catch (ShopNets.NotCalled e) {
+                        // Not held either: another node may have it behind one of its own ports.
+                        hangUp(instrument.id());
+                        statuses.put(instrument.id(), new Status(e.getMessage(), List.of(), null));
                     } catch (RuntimeException e) {
                         // The database may be away: the instrument is asked again, and the journal never noticed.
                         LOG.warn("reading of {} not kept: {}", instrument.name(), e.getMessage());
@@ -103,7 +109,7 @@ class Watch implements DisposableBean {
     }
 
     /** Once round its questions; whoever asks decides when. */
-    void ask(Instrument instrument) {
+    void ask(Instrument instrument, InetSocketAddress place) {
         Optional<Run> run = instrument.attends().equals(HeatFact.SOAK.id())
                 ? readings.soakingOn(instrument.sourceId())
                 : readings.latest(instrument.attends());
@@ -112,14 +118,20 @@ class Watch implements DisposableBean {
         String trouble = null;
         try {
             ScpiLine line = lines.get(instrument.id());
-            if (line == null) {
-                line = new ScpiLine(instrument.host(), instrument.port(), PATIENCE);
+            if (line == null || !line.at(place)) {
+                hangUp(instrument.id());
+                line = new ScpiLine(place, ShopNets.PATIENCE);
                 lines.put(instrument.id(), line);
             }
             boolean thermometer =
                     instrument.channels().stream().anyMatch(channel -> channel.quantity() == Quantity.TEMPERATURE);
             Answer.Unit unit = thermometer ? Answer.Unit.of(line.ask("UNIT:TEMP?")) : Answer.Unit.CELSIUS;
             for (Channel channel : instrument.channels()) {
+                if (!channel.known()) {
+                    trouble =
+                            ScpiLine.shown(channel.query()) + " is no question for this: choose one again under tools";
+                    continue;
+                }
                 Answer answer = Answer.of(line.ask(channel.query()), channel.quantity(), unit);
                 if (answer instanceof Answer.Value value) {
                     said.add(new Said(channel.quantity(), channel.place(), value.value()));

@@ -40,7 +40,7 @@ class Security {
                         .authenticated()
                         .requestMatchers("/api/people/**")
                         .hasAnyRole(May.CHANGE_PEOPLE.roles())
-                        .requestMatchers(HttpMethod.PUT, "/api/shop", "/api/faults")
+                        .requestMatchers(HttpMethod.PUT, "/api/shop", "/api/faults", "/api/instruments/nets")
                         .hasAnyRole(May.CHANGE_THE_SHOP.roles())
                         .requestMatchers(HttpMethod.DELETE, "/api/faults")
                         .hasAnyRole(May.CHANGE_THE_SHOP.roles())

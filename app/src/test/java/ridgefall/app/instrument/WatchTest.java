@@ -16,12 +16,14 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.InetAddress;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -47,7 +49,8 @@ class WatchTest {
     private final Readings readings = mock();
     private final Instruments instruments = mock();
     private final Leases leases = mock();
-    private final Watch watch = new Watch(instruments, readings, leases, Clock.fixed(NOW, ZoneOffset.UTC));
+    private final ShopNets nets = mock();
+    private final Watch watch = new Watch(instruments, readings, leases, nets, Clock.fixed(NOW, ZoneOffset.UTC));
     private final ExecutorService talking = Executors.newCachedThreadPool();
     private ServerSocket server;
 
@@ -80,6 +83,14 @@ class WatchTest {
         return new Instrument("t", "Thermocouple", "127.0.0.1", server.getLocalPort(), "SOAK", "plate-1", FRAME);
     }
 
+    private void ask(Instrument instrument) {
+        watch.ask(instrument, placeOf(instrument));
+    }
+
+    private static InetSocketAddress placeOf(Instrument instrument) {
+        return new InetSocketAddress(InetAddress.getLoopbackAddress(), instrument.port());
+    }
+
     /** In Celsius unless told otherwise. */
     private Instrument thatSays(String temperature) {
         return thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : temperature);
@@ -104,7 +115,7 @@ class WatchTest {
 
     @Test
     void aSoundAnswerIsKeptWithTheSoakItIsAbout() {
-        watch.ask(thatSays("+4.53120000E+01\n"));
+        ask(thatSays("+4.53120000E+01\n"));
         assertThat(kept()).isCloseTo(45.312, within(1e-9));
         assertThat(watch.status("t").trouble()).isNull();
         assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 45.312));
@@ -124,7 +135,7 @@ class WatchTest {
                         new Channel(Quantity.CURRENT, "charger", "MEAS:CURR?"),
                         new Channel(Quantity.VOLTAGE, "charger", "MEAS:VOLT?")));
         when(readings.latest("DRYING")).thenReturn(Optional.of(new Run(new UUID(0, 8), 31, NOW)));
-        watch.ask(charging);
+        ask(charging);
         verify(readings).add(new UUID(0, 8), 31, new Reading("Power meter", Quantity.CURRENT, "charger", NOW, 0.84));
         verify(readings).add(new UUID(0, 8), 31, new Reading("Power meter", Quantity.VOLTAGE, "charger", NOW, 5.11));
     }
@@ -132,7 +143,7 @@ class WatchTest {
     @Test
     void whatNoSuchQuantityCanBeIsNoAnswer() {
         Instrument meter = thatAnswers(query -> "+4.4E+02\n");
-        watch.ask(new Instrument(
+        ask(new Instrument(
                 "t",
                 "Power meter",
                 "127.0.0.1",
@@ -147,7 +158,7 @@ class WatchTest {
     void withoutASoakItIsShownButNotKept() {
         Instrument instrument = thatSays("22.4\n");
         when(readings.soakingOn("plate-1")).thenReturn(Optional.empty());
-        watch.ask(instrument);
+        ask(instrument);
         assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 22.4));
         verify(readings, never()).add(any(), eq(12L), any());
     }
@@ -155,7 +166,7 @@ class WatchTest {
     @ParameterizedTest
     @CsvSource({"F, 113.0, 45.0", "K, 318.15, 45.0", "\"CEL\", 45.0, 45.0"})
     void anInstrumentThatCountsInAnotherUnitIsConverted(String unit, String says, double celsius) {
-        watch.ask(thatAnswers(query -> (query.equals("UNIT:TEMP?") ? unit : says) + "\n"));
+        ask(thatAnswers(query -> (query.equals("UNIT:TEMP?") ? unit : says) + "\n"));
         assertThat(kept()).isCloseTo(celsius, within(0.01));
     }
 
@@ -172,7 +183,7 @@ class WatchTest {
                 "|no number"
             })
     void anAnswerThatIsNoTemperatureIsShownAndNotKept(String says, String trouble) {
-        watch.ask(thatSays((says == null ? "" : says) + "\n"));
+        ask(thatSays((says == null ? "" : says) + "\n"));
         assertThat(watch.status("t").trouble()).contains(trouble);
         verify(readings, never()).add(any(), eq(12L), any());
     }
@@ -181,23 +192,54 @@ class WatchTest {
     void noAnswerIsGivenUpAndTheNextQuestionDoesNotTakeALateOneForItsOwn() {
         boolean[] late = {true};
         Instrument instrument = thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : late[0] ? "" : "44.0\n");
-        watch.ask(instrument);
+        ask(instrument);
         assertThat(watch.status("t").trouble()).isEqualTo("no answer");
         late[0] = false;
-        watch.ask(instrument);
+        ask(instrument);
         assertThat(kept()).isEqualTo(44);
     }
 
     @Test
     void halfALineIsNotAReading() {
-        watch.ask(thatSays("4"));
+        ask(thatSays("4"));
         assertThat(watch.status("t").trouble()).isEqualTo("half a line: 4");
         verify(readings, never()).add(any(), eq(12L), any());
     }
 
     @Test
+    void whateverElseAnswersIsShownAsAFewPlainCharacters() {
+        ask(thatSays("HTTP/1.1 400 \u001b[2J" + "x".repeat(150) + "\n"));
+        assertThat(watch.status("t").trouble())
+                .isEqualTo("answers \u201cHTTP/1.1 400 ?[2J" + "x".repeat(62) + "\u2026\u201d: no number");
+    }
+
+    @Test
+    void whatWasKeptWhenAnyQuestionWasTakenIsNotPutAnyMore() {
+        List<String> heard = new ArrayList<>();
+        Instrument any = thatAnswers(query -> {
+            heard.add(query);
+            return "1\n";
+        });
+        Instrument old = new Instrument(
+                "t", "Old", "127.0.0.1", any.port(), "NONE", null, List.of(new Channel(Quantity.VOLTAGE, "x", "*RST")));
+        ask(old);
+        assertThat(watch.status("t").trouble()).startsWith("*RST is no question for this");
+        assertThat(heard).isEmpty();
+    }
+
+    @Test
+    void whatMayNotBeCalledIsSaidSoAndLeftToANodeThatMay() throws IOException {
+        Instrument far = new Instrument("t", "Far", "192.168.7.9", 5025, "NONE", null, FRAME);
+        when(instruments.all()).thenReturn(List.of(far));
+        when(nets.place("192.168.7.9", 5025)).thenThrow(new ShopNets.NotCalled());
+        watch.askAll();
+        await().untilAsserted(() -> assertThat(watch.status("t").trouble()).isEqualTo(ShopNets.WORDS));
+        verify(leases, never()).hold("t");
+    }
+
+    @Test
     void aFloodIsCutOffAndTheLineDropped() {
-        watch.ask(thatSays("9".repeat(100_000)));
+        ask(thatSays("9".repeat(100_000)));
         assertThat(watch.status("t").trouble()).isEqualTo("sends without end");
     }
 
@@ -205,7 +247,7 @@ class WatchTest {
     void oneThatTalksUnaskedIsNotBelieved() {
         Instrument instrument = thatSays("44.0\n45.0\n46.0\n");
         await().untilAsserted(() -> {
-            watch.ask(instrument);
+            ask(instrument);
             assertThat(watch.status("t").trouble()).isEqualTo("talks without being asked");
         });
     }
@@ -215,11 +257,11 @@ class WatchTest {
         int[] asked = {0};
         Instrument instrument =
                 thatAnswers(query -> query.equals("UNIT:TEMP?") ? "C\n" : ++asked[0] == 2 ? null : "50.0\n");
-        watch.ask(instrument);
-        watch.ask(instrument);
+        ask(instrument);
+        ask(instrument);
         assertThat(watch.status("t").trouble()).isEqualTo("hung up");
         assertThat(watch.status("t").said()).containsExactly(new Watch.Said(Quantity.TEMPERATURE, "FRAME", 50.0));
-        watch.ask(instrument);
+        ask(instrument);
         assertThat(watch.status("t").trouble()).isNull();
         verify(readings, atLeast(2)).add(eq(SOAKING.jobId()), eq(12L), any());
     }
@@ -230,14 +272,15 @@ class WatchTest {
         try (ServerSocket closed = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             nobody = closed.getLocalPort();
         }
-        watch.ask(new Instrument("t", "Gone", "127.0.0.1", nobody, "SOAK", "plate-1", FRAME));
-        assertThat(watch.status("t").trouble()).contains("refused");
+        ask(new Instrument("t", "Gone", "127.0.0.1", nobody, "SOAK", "plate-1", FRAME));
+        assertThat(watch.status("t").trouble()).isEqualTo("does not answer");
     }
 
     @Test
-    void whatAnotherNodeAsksIsLeftAloneAndShownAsThatNodeWasTold() {
+    void whatAnotherNodeAsksIsLeftAloneAndShownAsThatNodeWasTold() throws IOException {
         Instrument instrument = thatSays("44.0\n");
         when(instruments.all()).thenReturn(List.of(instrument));
+        when(nets.place("127.0.0.1", instrument.port())).thenReturn(placeOf(instrument));
         when(leases.hold("t")).thenReturn(false);
         when(leases.told("t"))
                 .thenReturn(Optional.of(
@@ -249,9 +292,10 @@ class WatchTest {
     }
 
     @Test
-    void theWatchGoesOnWhenTheDatabaseIsAway() {
+    void theWatchGoesOnWhenTheDatabaseIsAway() throws IOException {
         Instrument instrument = thatSays("44.0\n");
         when(instruments.all()).thenReturn(List.of(instrument));
+        when(nets.place("127.0.0.1", instrument.port())).thenReturn(placeOf(instrument));
         when(leases.hold("t")).thenReturn(true);
         when(readings.soakingOn("plate-1"))
                 .thenThrow(new IllegalStateException("database away"))
