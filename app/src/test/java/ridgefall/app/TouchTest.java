@@ -318,6 +318,26 @@ class TouchTest {
     }
 
     @Test
+    void aLinkTakesSoManyCallsAndBytesAndNoMore() {
+        UUID job = ansa.openJob();
+        String token = link(job);
+        JdbcClient jdbc = app.bean(JdbcClient.class);
+        jdbc.sql("update touch_proof set calls = 8998 where job_id = :job")
+                .param("job", job)
+                .update();
+        assertThat(device.get("/api/touch/" + token + "/1194/834").status()).isEqualTo(200);
+        assertThat(device.send("DELETE", "/api/touch/" + token + "/WATCH", null).status())
+                .isEqualTo(204);
+        Answer over = device.get("/api/touch/" + token + "/1194/834");
+        assertThat(over.status()).isEqualTo(429);
+        assertThat(over.text("field")).isEqualTo("calls");
+        jdbc.sql("update touch_proof set calls = 1, bytes = 33554400 where job_id = :job")
+                .param("job", job)
+                .update();
+        assertThat(tells(token, "WATCH", 0, List.of(), true).text("field")).isEqualTo("bytes");
+    }
+
+    @Test
     void badTracesAreNamedAndTooManyRefused() {
         UUID job = atTheTouch();
         String token = link(job);

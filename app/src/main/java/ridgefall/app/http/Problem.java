@@ -65,7 +65,7 @@ public final class Problem extends ErrorResponseException {
                 Map.of("field", place, "value", String.valueOf(value), "allowed", allowed));
     }
 
-    static ProblemDetail detail(HttpStatus status, String title, String detail, Map<String, Object> more) {
+    public static ProblemDetail detail(HttpStatus status, String title, String detail, Map<String, Object> more) {
         ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail);
         body.setTitle(title);
         more.forEach(body::setProperty);

@@ -2,6 +2,7 @@ package ridgefall.app.http;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.Collection;
@@ -41,7 +42,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Turns whatever went wrong into a problem detail that says what was given and what is allowed. */
 @RestControllerAdvice
-class Problems extends ResponseEntityExceptionHandler {
+public class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
     /** Classes of SQL states: no connection, no resources, told to stop, lost a lock, a system's own error. */
     private static final List<String> AWAY = List.of("08", "53", "57", "40", "55", "58");
@@ -60,7 +61,7 @@ class Problems extends ResponseEntityExceptionHandler {
             "VALUE_STRING", "a text");
 
     /** Tells a problem where no controller is at work yet. */
-    static void write(HttpServletResponse response, JsonMapper json, ProblemDetail problem) throws IOException {
+    public static void write(HttpServletResponse response, JsonMapper json, ProblemDetail problem) throws IOException {
         UsualHeaders.on(response);
         response.setStatus(problem.getStatus());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
@@ -170,6 +171,12 @@ class Problems extends ResponseEntityExceptionHandler {
             if (cause instanceof NotAllowed n) {
                 return createResponseEntity(badValue(n), headers, HttpStatus.BAD_REQUEST, request);
             }
+            if (cause instanceof BodyLimit.TooSlow || cause instanceof SocketTimeoutException) {
+                return createResponseEntity(tooSlow(), headers, HttpStatus.REQUEST_TIMEOUT, request);
+            }
+            if (cause instanceof BodiesUnderWay.Refused) {
+                return createResponseEntity(tooMany(), headers, HttpStatus.TOO_MANY_REQUESTS, request);
+            }
         }
         ProblemDetail problem = e.getCause() instanceof JacksonException json
                 ? unreadable(json)
@@ -253,7 +260,23 @@ class Problems extends ResponseEntityExceptionHandler {
         };
     }
 
-    static String shorten(String value) {
+    private static ProblemDetail tooSlow() {
+        return Problem.detail(
+                HttpStatus.REQUEST_TIMEOUT,
+                "It came too slowly",
+                "What was sent did not come within its time; send it again",
+                Map.of("field", "body", "allowed", "a body that comes within 10 s, longer ones at 4 kB a second"));
+    }
+
+    private static ProblemDetail tooMany() {
+        return Problem.detail(
+                HttpStatus.TOO_MANY_REQUESTS,
+                "Too much at once",
+                "This address is sending as much as it may at once; send it again in a moment",
+                Map.of("field", "body", "allowed", "a few at once"));
+    }
+
+    public static String shorten(String value) {
         return value.length() <= 60 ? value : value.substring(0, 60) + "…";
     }
 }

@@ -22,11 +22,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * First in line, signed in or not: an address that is no UTF-8, holds control characters or breaks off in an escape, and
- * a content type that names no kind, are refused before anything further in trips over them.
+ * Next in line, signed in or not: an address that is no UTF-8, holds control characters or breaks off in an escape, and
+ * a content type that names no kind, or a form, which nothing here takes, are refused before anything further in trips over them.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class WellFormed extends OncePerRequestFilter {
     private final JsonMapper json;
 
@@ -81,7 +81,12 @@ class WellFormed extends OncePerRequestFilter {
 
     private static Optional<ProblemDetail> badType(String given) {
         try {
-            if (given == null || MediaType.parseMediaType(given).isConcrete()) {
+            if (given == null) {
+                return Optional.empty();
+            }
+            MediaType kind = MediaType.parseMediaType(given);
+            boolean form = kind.getType().equals("multipart") || MediaType.APPLICATION_FORM_URLENCODED.includes(kind);
+            if (kind.isConcrete() && !form) {
                 return Optional.empty();
             }
         } catch (InvalidMediaTypeException e) {

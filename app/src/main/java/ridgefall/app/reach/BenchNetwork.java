@@ -7,7 +7,9 @@ import java.net.SocketException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.catalina.connector.Connector;
@@ -18,6 +20,7 @@ import org.springframework.boot.context.properties.EnableConfigurationProperties
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.stereotype.Component;
+import ridgefall.app.http.BodiesUnderWay;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -29,12 +32,15 @@ import ridgefall.core.units.NotAllowed;
 @EnableConfigurationProperties(NetworkSettings.class)
 public class BenchNetwork implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
     private final NetworkSettings asked;
+    private final BodiesUnderWay underWay;
     private final Clock clock;
     private Connector door;
     private TlsCertificate certificate;
+    private Collection<String> certified = List.of();
 
-    BenchNetwork(NetworkSettings asked, Clock clock) {
+    BenchNetwork(NetworkSettings asked, BodiesUnderWay underWay, Clock clock) {
         this.asked = asked;
+        this.underWay = underWay;
         this.clock = clock;
     }
 
@@ -54,9 +60,16 @@ public class BenchNetwork implements WebServerFactoryCustomizer<TomcatServletWeb
                         certificate.until()));
     }
 
+    /** Names and addresses that the certificate of the second door is made out to; none where there is none. */
+    Collection<String> certified() {
+        return certified;
+    }
+
     /** @throws NotAllowed where what was asked for can't be had: better no start than a door nobody meant */
     @Override
     public void customize(TomcatServletWebServerFactory factory) {
+        factory.setProtocol(CountedConnections.class.getName());
+        factory.addEngineValves(new UnreadBodies(underWay));
         if (!asked.asked()) {
             return;
         }
@@ -67,7 +80,8 @@ public class BenchNetwork implements WebServerFactoryCustomizer<TomcatServletWeb
         SSLHostConfig tls = new SSLHostConfig();
         tls.setProtocols("TLSv1.2+TLSv1.3");
         tls.addCertificate(asked.ownCertificate() ? own(tls) : made(tls));
-        door = new Connector();
+        certified = certificate.names();
+        door = new Connector(CountedConnections.class.getName());
         door.setScheme("https");
         door.setSecure(true);
         door.setPort(asked.port());
@@ -76,8 +90,12 @@ public class BenchNetwork implements WebServerFactoryCustomizer<TomcatServletWeb
         protocol.setSSLEnabled(true);
         door.setProperty("address", asked.bind());
         door.setProperty("compression", "on");
+        door.setProperty("connectionTimeout", String.valueOf(SILENT_FOR.toMillis()));
         factory.addAdditionalConnectors(door);
     }
+
+    /** As the first door has it. */
+    private static final Duration SILENT_FOR = Duration.ofSeconds(10);
 
     private static final String ALL = "0.0.0.0";
 

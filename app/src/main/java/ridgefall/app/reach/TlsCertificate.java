@@ -16,6 +16,7 @@ import java.util.Base64;
 import java.util.Collection;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Locale;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
@@ -82,16 +83,17 @@ record TlsCertificate(X509Certificate seen) {
         }
     }
 
-    private Collection<String> names() throws IOException {
+    /** Names and addresses that it is made out to. */
+    Collection<String> names() {
         try {
             Collection<List<?>> names = seen.getSubjectAlternativeNames();
             return names == null
                     ? List.of()
                     : names.stream()
-                            .map(name -> String.valueOf(name.get(1)))
+                            .map(name -> String.valueOf(name.get(1)).toLowerCase(Locale.ROOT))
                             .collect(Collectors.toCollection(TreeSet::new));
         } catch (GeneralSecurityException e) {
-            throw new IOException("the certificate's names can't be read", e);
+            throw new IllegalStateException("the certificate's names can't be read", e);
         }
     }
 

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
@@ -24,6 +25,11 @@ class SignInTries {
     /** Whoever waits longer would take it for broken. */
     private static final long WAITS_MS = 3000;
 
+    /** So many of an address wait for their turn, and of all: each holds a thread that others need. */
+    private static final int WAIT_OF_AN_ADDRESS = 12;
+
+    private static final int WAIT_OF_ALL = 60;
+
     private static final int KEPT = 100_000;
 
     /** @param lockedUntil null while it is not */
@@ -37,6 +43,7 @@ class SignInTries {
             Caffeine.newBuilder().expireAfterAccess(LOCK).maximumSize(KEPT).build();
     private final Semaphore hashing =
             new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
+    private final AtomicInteger waiting = new AtomicInteger();
     private final Clock clock;
 
     SignInTries(Clock clock) {
@@ -72,8 +79,14 @@ class SignInTries {
 
     /** Slow work, one at a time for each address and few at a time in all; empty where that would take too long. */
     <T> Optional<T> inTurn(String address, Supplier<T> work) {
-        return within(doors.get(address, door -> new Semaphore(1, true)), () -> within(hashing, work))
-                .flatMap(done -> done);
+        Semaphore door = doors.get(address, any -> new Semaphore(1, true));
+        try {
+            return waiting.incrementAndGet() > WAIT_OF_ALL || door.getQueueLength() >= WAIT_OF_AN_ADDRESS
+                    ? Optional.empty()
+                    : within(door, () -> within(hashing, work)).flatMap(done -> done);
+        } finally {
+            waiting.decrementAndGet();
+        }
     }
 
     private static <T> Optional<T> within(Semaphore turn, Supplier<T> work) {

@@ -2,7 +2,6 @@ package ridgefall.app.test;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,7 +11,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import ridgefall.app.http.Problem;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.test.TouchProofs.Proof;
 import ridgefall.core.test.Look;
@@ -158,10 +156,6 @@ class TouchPageController {
     private Proof open(String token) {
         return proofs.by(token)
                 .filter(proof -> !TouchVerdicts.told(jobs.course(proof.jobId()), proof))
-                .orElseThrow(() -> Problem.of(
-                        HttpStatus.NOT_FOUND,
-                        "This link is not open",
-                        "It was used up, called off, or is older than half an hour; the bench makes another.",
-                        Map.of()));
+                .orElseThrow(TouchLink::notOpen);
     }
 }

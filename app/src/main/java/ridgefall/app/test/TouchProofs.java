@@ -138,6 +138,21 @@ public class TouchProofs {
                 .filter(proof -> proof.open(clock.instant()));
     }
 
+    /** What came in by a link so far. */
+    record Used(int calls, long bytes) {}
+
+    /** One more call of so many bytes; empty where the token opens nothing. */
+    Optional<Used> use(String token, long bytes) {
+        return jdbc.sql("""
+                        update touch_proof set calls = calls + 1, bytes = bytes + :bytes
+                        where token_hash = :hash and ended_at is null and expires_at > :now returning calls, bytes""")
+                .param("bytes", bytes)
+                .param("hash", hash(token))
+                .param("now", now())
+                .query(Used.class)
+                .optional();
+    }
+
     @Transactional
     void take(Proof proof, Task task, int seq, double widthPx, double heightPx, List<double[]> samples, boolean last) {
         long held = jdbc.sql(

@@ -12,6 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import ridgefall.app.http.BodiesUnderWay;
 import ridgefall.core.units.NotAllowed;
 
 class BenchNetworkTest {
@@ -21,14 +22,17 @@ class BenchNetworkTest {
     Path folder;
 
     private void opened(NetworkSettings settings) {
-        new BenchNetwork(settings, Clock.systemUTC()).customize(new TomcatServletWebServerFactory());
+        new BenchNetwork(settings, new BodiesUnderWay(200), Clock.systemUTC())
+                .customize(new TomcatServletWebServerFactory());
     }
 
     @Test
     void nothingIsOpenedUnasked() {
         TomcatServletWebServerFactory server = new TomcatServletWebServerFactory();
-        BenchNetwork network =
-                new BenchNetwork(new NetworkSettings("", 8490, "", "", folder.toString()), Clock.systemUTC());
+        BenchNetwork network = new BenchNetwork(
+                new NetworkSettings("", 8490, "", "", folder.toString(), ""),
+                new BodiesUnderWay(200),
+                Clock.systemUTC());
         network.customize(server);
         assertThat(server.getAdditionalConnectors()).isEmpty();
         assertThat(network.door()).isEmpty();
@@ -37,21 +41,21 @@ class BenchNetworkTest {
 
     @Test
     void anAddressOfAnotherMachineIsRefusedWithThoseOfThisOne() {
-        assertThatThrownBy(() -> opened(new NetworkSettings("203.0.113.7", 0, "", "", folder.toString())))
+        assertThatThrownBy(() -> opened(new NetworkSettings("203.0.113.7", 0, "", "", folder.toString(), "")))
                 .isInstanceOf(NotAllowed.class)
                 .hasMessageContaining("RIDGEFALL_BIND is 203.0.113.7")
                 .hasMessageContaining("127.0.0.1");
-        assertThatThrownBy(() -> opened(new NetworkSettings("127.0.0.1", 70000, "", "", folder.toString())))
+        assertThatThrownBy(() -> opened(new NetworkSettings("127.0.0.1", 70000, "", "", folder.toString(), "")))
                 .hasMessageContaining("RIDGEFALL_TLS_PORT");
     }
 
     @Test
     void aCertificateWithoutItsKeyIsRefused() throws IOException {
         Path certificate = Files.writeString(folder.resolve("cert.pem"), "no certificate");
-        assertThatThrownBy(() -> opened(new NetworkSettings("127.0.0.1", 0, certificate.toString(), "", null)))
+        assertThatThrownBy(() -> opened(new NetworkSettings("127.0.0.1", 0, certificate.toString(), "", null, "")))
                 .hasMessageContaining("RIDGEFALL_TLS_KEY");
         assertThatThrownBy(() -> opened(
-                        new NetworkSettings("127.0.0.1", 0, certificate.toString(), certificate.toString(), null)))
+                        new NetworkSettings("127.0.0.1", 0, certificate.toString(), certificate.toString(), null, "")))
                 .hasMessageContaining("RIDGEFALL_TLS_CERT")
                 .hasMessageContaining("a PEM file with a certificate");
     }

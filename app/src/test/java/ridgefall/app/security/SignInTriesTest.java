@@ -60,7 +60,7 @@ class SignInTriesTest {
         assertThat(tries.lockedUntil("Ansa", "192.0.2.1")).isEmpty();
     }
 
-    /** One at a time from each address: a hundred from one leave the next turn to another one. */
+    /** One at a time from each address, a few in line: the rest are told at once, and the next turn is another one's. */
     @Test
     void aHundredFromOneAddressKeepNobodyElseWaitingAndAreToldToComeBack() throws Exception {
         ExecutorService pool = Executors.newCachedThreadPool();
@@ -75,11 +75,17 @@ class SignInTriesTest {
                 })));
             }
             first.await();
+            long toldAtOnce = 0;
+            while (toldAtOnce < 100 - 13) {
+                toldAtOnce = many.stream().filter(Future::isDone).count();
+            }
             busy.countDown();
             assertThat(tries.inTurn("192.0.2.2", () -> true)).contains(true);
+            int served = 0;
             for (Future<Optional<Boolean>> one : many) {
-                assertThat(one.get()).contains(true);
+                served += one.get().isPresent() ? 1 : 0;
             }
+            assertThat(served).isBetween(1, 13);
         } finally {
             pool.shutdownNow();
         }
