@@ -692,6 +692,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/book/{deviceId}/put-back": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["putBack_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/book/{deviceId}/corrections/{correctionId}": {
     parameters: {
       query?: never;
@@ -1532,6 +1548,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["screws_1"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/book/{deviceId}/hanging": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["hanging"];
     put?: never;
     post?: never;
     delete?: never;
@@ -3764,6 +3796,7 @@ export interface components {
       notes: string[];
       worth: components["schemas"]["WorthView"];
       priceOfAnother: components["schemas"]["ChoiceView"];
+      stepId: string;
       agreedRepairId: string | null;
       /** @enum {string|null} */
       agreedGrade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC" | null;
@@ -3794,7 +3827,8 @@ export interface components {
       grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
       gradeWords: string;
       supplier: string;
-      onTheShelf: boolean;
+      /** Format: int32 */
+      onTheShelf: number;
       lines: components["schemas"]["PriceLine"][];
       total: components["schemas"]["AmountView"];
       breaks: components["schemas"]["ChanceView"];
@@ -4555,6 +4589,21 @@ export interface components {
       /** Format: date-time */
       releasedAt: string | null;
     };
+    Hanging: {
+      /** Format: int32 */
+      versions: number;
+      draft: boolean;
+      /** Format: int32 */
+      openJobs: number;
+      /** Format: int32 */
+      doneJobs: number;
+      /** Format: int32 */
+      parts: number;
+      /** Format: int32 */
+      pieces: number;
+      /** Format: int32 */
+      cutForIt: number;
+    };
     UsualFeature: {
       /** @enum {string} */
       kind:
@@ -5276,6 +5325,7 @@ export interface components {
        * @enum {string}
        */
       type: "PartOrdered";
+      why: string;
     };
     PartReserved: {
       brings: (
@@ -5423,10 +5473,42 @@ export interface components {
        */
       type: "Reopened";
     };
+    Piece: {
+      /** Format: uuid */
+      stockId: string;
+      /** @enum {string} */
+      kind:
+        | "GLASS_WITH_TOUCH"
+        | "PANEL"
+        | "FUSED_FRONT"
+        | "CLIPPED_FRONT"
+        | "TOUCH_GLASS"
+        | "OPTICAL_LIQUID"
+        | "DIE_CUT_ADHESIVE";
+      /** @enum {string} */
+      grade: "REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC";
+      words: string;
+      brings: (
+        | "TAPE"
+        | "DIE_CUT_RING"
+        | "CAMERA_BRACKET"
+        | "MAGNETS"
+        | "INSULATION"
+        | "HOME_KEY"
+        | "SENSOR_INSERT"
+        | "ANTENNA"
+        | "CLIPS"
+        | "GASKET"
+        | "CHIP"
+        | "DISPLAY_CABLE"
+        | "PANEL"
+      )[];
+    };
     RepairAgreed: {
       agreedBy: string;
       currency: string;
       grade: ("REFURBISHED_ORIGINAL" | "PREMIUM_COPY" | "PLAIN_COPY" | "GENERIC") | null;
+      pieces: components["schemas"]["Piece"][];
       price: number;
       repairId: string;
       /**
@@ -6035,7 +6117,9 @@ export interface operations {
   };
   change: {
     parameters: {
-      query?: never;
+      query?: {
+        perOne?: number;
+      };
       header?: never;
       path?: never;
       cookie?: never;
@@ -7335,6 +7419,26 @@ export interface operations {
       };
     };
   };
+  putBack_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
   settle: {
     parameters: {
       query?: never;
@@ -8587,6 +8691,28 @@ export interface operations {
         };
         content: {
           "text/csv": string;
+        };
+      };
+    };
+  };
+  hanging: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        deviceId: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Hanging"];
         };
       };
     };
@@ -9847,6 +9973,34 @@ export const promisedTypeValues: ReadonlyArray<
 export const reopenedTypeValues: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["Reopened"]["type"]
 > = ["Reopened"];
+export const pieceKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Piece"]["kind"]> = [
+  "GLASS_WITH_TOUCH",
+  "PANEL",
+  "FUSED_FRONT",
+  "CLIPPED_FRONT",
+  "TOUCH_GLASS",
+  "OPTICAL_LIQUID",
+  "DIE_CUT_ADHESIVE",
+];
+export const pieceGradeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Piece"]["grade"]> =
+  ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];
+export const pieceBringsValues: ReadonlyArray<
+  FlattenedDeepRequired<components>["schemas"]["Piece"]["brings"]
+> = [
+  "TAPE",
+  "DIE_CUT_RING",
+  "CAMERA_BRACKET",
+  "MAGNETS",
+  "INSULATION",
+  "HOME_KEY",
+  "SENSOR_INSERT",
+  "ANTENNA",
+  "CLIPS",
+  "GASKET",
+  "CHIP",
+  "DISPLAY_CABLE",
+  "PANEL",
+];
 export const repairAgreedGradeAnyOf0Values: ReadonlyArray<
   FlattenedDeepRequired<components>["schemas"]["RepairAgreed"]["grade"]
 > = ["REFURBISHED_ORIGINAL", "PREMIUM_COPY", "PLAIN_COPY", "GENERIC"];

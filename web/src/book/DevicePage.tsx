@@ -10,6 +10,7 @@ import { useSubmit } from "@/api/useSubmit";
 import { useMay } from "@/session/useMay";
 import { Button } from "@/ui/Button";
 import { FilePick } from "@/ui/FilePick";
+import { Modal } from "@/ui/Modal";
 import { ProblemNote } from "@/ui/ProblemNote";
 import { BodySection } from "./BodySection";
 import type { Flaw } from "./document";
@@ -95,6 +96,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
   const mayRelease = useMay("RELEASE_DEVICES");
   const draft = useDraft(detail.document);
   const [section, setSection] = useState("edge");
+  const [leaving, setLeaving] = useState(false);
   const [stored, setStored] = useState(detail.document);
   const { document, change, undo, redo, flaws } = draft;
   const id = detail.device.id;
@@ -121,11 +123,15 @@ function DeviceEditor({ detail }: { detail: Detail }) {
     await client.invalidateQueries({ queryKey: ["book"] });
     await navigate("/book");
   });
+  const putBack = useSubmit(async () => {
+    unwrap(await api.POST("/api/book/{deviceId}/put-back", { params: { path: { deviceId: id } } }));
+    await reload();
+  });
   const outline = useSubmit(async (file: File) => {
     const drawn = unwrap(await api.POST("/api/book-outline", { body: await file.text(), ...asText }));
     change((now) => ({ ...now, outline: drawn }));
   });
-  const problem = save.problem ?? release.problem ?? withdraw.problem ?? outline.problem;
+  const problem = save.problem ?? release.problem ?? withdraw.problem ?? putBack.problem ?? outline.problem;
   const unsaved = document !== stored;
 
   useEffect(() => {
@@ -142,6 +148,15 @@ function DeviceEditor({ detail }: { detail: Detail }) {
   const shown = SECTIONS.find((s) => s.id === section) ?? SECTIONS[0];
   return (
     <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-3">
+      {leaving && (
+        <Leaving
+          id={id}
+          name={document.name}
+          busy={withdraw.busy}
+          onGo={() => void withdraw.submit(undefined)}
+          onClose={() => setLeaving(false)}
+        />
+      )}
       <div className="flex flex-wrap items-center gap-2">
         <h1 className="mr-2 text-2xl font-bold">{document.name}</h1>
         <span className="mr-auto text-quiet">
@@ -161,11 +176,14 @@ function DeviceEditor({ detail }: { detail: Detail }) {
         >
           Export
         </a>
-        {mayRelease && (
-          <Button look="alarm" onClick={() => void withdraw.submit(undefined)}>
-            Delete
-          </Button>
-        )}
+        {mayRelease &&
+          (detail.device.withdrawn ? (
+            <Button onClick={() => void putBack.submit(undefined)}>Put it back in the book</Button>
+          ) : (
+            <Button look="alarm" onClick={() => setLeaving(true)}>
+              Delete
+            </Button>
+          ))}
         {mayDraw && (
           <Button
             look={unsaved ? "lamp" : "plain"}
@@ -333,5 +351,68 @@ function Corrections({
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Before a device goes: what goes on without it. */
+function Leaving({
+  id,
+  name,
+  busy,
+  onGo,
+  onClose,
+}: {
+  id: string;
+  name: string;
+  busy: boolean;
+  onGo: () => void;
+  onClose: () => void;
+}) {
+  const { data: on } = useQuery({
+    queryKey: ["book", id, "hanging"],
+    queryFn: async () =>
+      unwrap(await api.GET("/api/book/{deviceId}/hanging", { params: { path: { deviceId: id } } })),
+  });
+  const hangs = on
+    ? [
+        [on.openJobs, "at work on it", "go on with the version they began with"],
+        [on.doneJobs, "handed over", "keep their record"],
+        [on.parts, "on the shelf or a price list", `stay, with ${on.pieces} pieces counted`],
+        [on.cutForIt, "cut for it", "stay on the shelf"],
+      ]
+    : [];
+  return (
+    <Modal title={`Delete ${name}?`} open onClose={onClose}>
+      <div className="space-y-4">
+        <p className="text-lg">
+          Nobody takes one in any more. It stands at the end of the book and can be put back.
+        </p>
+        {on && (
+          <table className="w-full">
+            <caption className="sr-only">What hangs on it</caption>
+            <tbody>
+              {hangs.map(([many, what, then], i) => (
+                <tr key={what} className={clsx("border-t border-line align-top", many === 0 && "text-quiet")}>
+                  <th scope="row" className="py-1 pr-3 text-left font-semibold whitespace-nowrap">
+                    {["Jobs", "Jobs", "Parts", "Rings and frames"][i]} {what}
+                  </th>
+                  <td className="digits py-1 pr-3 text-right text-lg">{many}</td>
+                  <td className="py-1">{many === 0 ? "" : then}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {on?.draft && <p>Its draft is kept.</p>}
+        <div className="flex justify-end gap-3">
+          <Button look="quiet" onClick={onClose}>
+            Not now
+          </Button>
+          <Button look="alarm" disabled={!on || busy} onClick={onGo}>
+            Delete it
+          </Button>
+        </div>
+      </div>
+    </Modal>
   );
 }

@@ -1,6 +1,6 @@
 import clsx from "clsx";
 import { Check, FileText, X } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { type Decision, useDecision } from "./useDecision";
 import type { PanelProps } from "@/job/panel";
 import { useUnits } from "@/session/useSession";
@@ -13,15 +13,23 @@ type Option = Decision["options"][number];
 type Quote = Option["quotes"][number];
 
 /** What could cure it, the cheapest in the end first; one price, and why. */
-export function DecidePanel({ job, ask }: PanelProps) {
+export function DecidePanel({ job, ask, prefer }: PanelProps) {
   const units = useUnits();
   const decision = useDecision(job.id, job.seq);
   const [looked, setLooked] = useState<string | null>(null);
+  const [grade, setGrade] = useState<Quote["grade"] | null>(null);
+  const option =
+    decision?.options.find((o) => o.repairId === (looked ?? decision.agreedRepairId)) ?? decision?.options[0];
+  const quote = option?.quotes.find((q) => q.grade === (grade ?? decision?.agreedGrade)) ?? option?.quotes[0];
+  const stepId = decision?.stepId;
+  const agree = quote?.agree;
+  useEffect(() => {
+    prefer(stepId && agree ? { stepId, choice: agree } : null);
+    return () => prefer(null);
+  }, [prefer, stepId, agree]);
   if (!decision) {
     return <p className="text-xl">Weighing the repairs …</p>;
   }
-  const option =
-    decision.options.find((o) => o.repairId === (looked ?? decision.agreedRepairId)) ?? decision.options[0];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">
       <div className="flex flex-wrap gap-2" role="group" aria-label="Repairs">
@@ -42,7 +50,16 @@ export function DecidePanel({ job, ask }: PanelProps) {
         ))}
       </div>
       <ScrollRegion label="Repair" className="space-y-4">
-        {option && <OptionDetail job={job} option={option} decision={decision} ask={ask} />}
+        {option && (
+          <OptionDetail
+            job={job}
+            option={option}
+            inHand={quote}
+            decision={decision}
+            ask={ask}
+            onTake={(one) => setGrade(one.grade)}
+          />
+        )}
         <Worth decision={decision} ask={ask} closed={job.closed} />
         {decision.notes.length > 0 && (
           <ul className="list-disc space-y-1 pl-5">
@@ -59,15 +76,19 @@ export function DecidePanel({ job, ask }: PanelProps) {
 function OptionDetail({
   job,
   option,
+  inHand: best,
   decision,
   ask,
+  onTake,
 }: {
   job: PanelProps["job"];
   option: Option;
+  /** The quote that the large action agrees. */
+  inHand: Quote | undefined;
   decision: Decision;
   ask: PanelProps["ask"];
+  onTake: (quote: Quote) => void;
 }) {
-  const best = option.quotes[0];
   return (
     <>
       <div className="flex items-start gap-6">
@@ -105,8 +126,10 @@ function OptionDetail({
                 job={job}
                 option={option}
                 quote={quote}
+                inHand={quote === best}
                 decision={decision}
                 ask={ask}
+                onTake={() => onTake(quote)}
               />
             ))}
           </tbody>
@@ -142,27 +165,46 @@ function OptionDetail({
   );
 }
 
+/** By how many there are of what it needs. */
+const LIES = ["to order", "the last one on the shelf", "on the shelf"];
+
 function QuoteRow({
   job,
   option,
   quote,
+  inHand,
   decision,
   ask,
+  onTake,
 }: {
   job: PanelProps["job"];
   option: Option;
   quote: Quote;
+  inHand: boolean;
   decision: Decision;
   ask: PanelProps["ask"];
+  onTake: () => void;
 }) {
   const agreed = decision.agreedRepairId === option.repairId && decision.agreedGrade === quote.grade;
   return (
-    <tr className="border-t border-line align-top">
-      <th scope="row" className="py-2 pr-2 text-left leading-snug font-semibold">
-        {quote.gradeWords}
-        <span className="block font-normal text-quiet">
-          {quote.supplier}, {quote.onTheShelf ? "on the shelf" : "to order"}
-        </span>
+    <tr
+      className={clsx(
+        "border-t border-line align-top",
+        inHand && "bg-sheet outline-2 -outline-offset-2 outline-ink",
+      )}
+      aria-current={inHand || undefined}
+    >
+      <th scope="row" className="py-2 pr-2 pl-2 text-left leading-snug font-semibold">
+        <button
+          type="button"
+          className="min-h-11 text-left underline-offset-4 hover:underline"
+          onClick={onTake}
+        >
+          {quote.gradeWords}
+          <span className="block font-normal text-quiet">
+            {quote.supplier}, {LIES[Math.min(quote.onTheShelf, 2)]}
+          </span>
+        </button>
         <span className="font-normal lg:hidden">
           <Risk quote={quote} />
         </span>

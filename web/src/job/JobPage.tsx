@@ -33,7 +33,7 @@ import { HelpDialog } from "./HelpDialog";
 import { JournalPanel } from "./JournalPanel";
 import { MishapCard } from "./MishapCard";
 import { ResumeCard } from "./ResumeCard";
-import { type LargeAction, largeAction } from "./largeAction";
+import { type LargeAction, largeAction, type Preferred } from "./largeAction";
 import { NextBar } from "./NextBar";
 import { OvertakenDialog } from "./OvertakenDialog";
 import { SignOff } from "./SignOff";
@@ -64,16 +64,17 @@ function Workspace({ jobId }: { jobId: string }) {
   /** The number up to which the reader has seen how it lies there. */
   const [resumed, setResumed] = useState<string | null>(null);
   const [asking, setAsking] = useState<string | null>(null);
+  const [preferred, setPreferred] = useState<Preferred | null>(null);
   const [opened, setOpened] = useState<"stop" | "reasons" | null>(null);
 
   const next = job?.steps.find((step) => step.id === job.nextStepId);
   const told = unheard.at(-1);
   const at = next ?? job?.steps.find((step) => step.id === told?.stepId);
   const shown: Station = chosen ?? at?.station ?? job?.station ?? "PROVE";
-  const action: LargeAction = largeAction(next ?? null, shown, asking, told);
+  const action: LargeAction = largeAction(next ?? null, shown, asking, told, preferred);
   // What a choice would record may be reckoned anew with every look; the question is what is read.
   const question = useQuestion(
-    JSON.stringify([action.kind, next?.id, next?.title, next?.answer, next?.hint]),
+    JSON.stringify([action.kind, next?.id, next?.title, next?.answer, next?.hint, preferred?.choice.label]),
   );
   // What was opened closes by itself once another screen has changed what it was about.
   const open = opened === action.kind ? opened : null;
@@ -219,6 +220,7 @@ function Workspace({ jobId }: { jobId: string }) {
     onView: setView,
     signOff,
     ask: setAsked,
+    prefer: setPreferred,
     reasons: open === "reasons",
     onReasonsSeen: () => setOpened(null),
   };

@@ -18,16 +18,24 @@ export type LargeAction =
   /** Nothing to do, or not for this role. */
   | { kind: "none"; step: Step | null };
 
+/** An answer to a step that a picture has highlighted. */
+export interface Preferred {
+  stepId: string;
+  choice: Choice;
+}
+
 /**
  * @param shown the station whose picture is in sight
  * @param asking the step whose question was put again
  * @param told what the server's word does not know of yet
+ * @param preferred what the station's picture has in hand for a step: its own answer comes before the step's first
  */
 export function largeAction(
   next: Step | null,
   shown: Station,
   asking: string | null,
   told?: Unheard,
+  preferred?: Preferred | null,
 ): LargeAction {
   if (!next) {
     return told ? { kind: "waits", step: null, words: told.words } : { kind: "none", step: null };
@@ -54,6 +62,9 @@ export function largeAction(
     case "SETTLE":
       return asking === next.id ? { kind: "answers", step: next } : { kind: "again", step: next, words };
     default:
+      if (preferred?.stepId === next.id && preferred.choice.mine) {
+        return { kind: "record", step: next, choice: preferred.choice };
+      }
       return first ? { kind: "record", step: next, choice: first } : { kind: "none", step: next };
   }
 }

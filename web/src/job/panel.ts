@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { View } from "@/edge/useEdge";
 import type { Asked } from "./AskDialog";
+import type { Preferred } from "./largeAction";
 import type { Choice, Hold, Job, Record, Step } from "./useJob";
 
 /** What every station's own panel is given. */
@@ -18,6 +19,8 @@ export interface PanelProps {
   signOff: (hold: Hold) => ReactNode;
   /** Asks for what a choice that belongs to no step still needs. */
   ask: (asked: Asked) => void;
+  /** What the large action answers a step with, while this is in hand; keep what is passed the same between draws. */
+  prefer: (what: Preferred | null) => void;
   /** The large action leads to why its step is not as planned; the panel shows it until it was seen. */
   reasons: boolean;
   onReasonsSeen: () => void;

@@ -102,10 +102,14 @@ function Reckoning({ settings }: { settings: Settings }) {
       string
     >,
   );
+  const [perOne, setPerOne] = useState("");
   const { problem, busy, submit } = useSubmit(async () => {
+    // Once asked what becomes of prices, and as long as the currency is another.
+    const asked = given.currency !== settings.currency;
     const number = (text: string) => (text.trim() === "" || Number.isNaN(Number(text)) ? text : Number(text));
     unwrap(
       await api.PUT("/api/shop", {
+        params: { query: asked && perOne.trim() !== "" ? { perOne: number(perOne) as number } : {} },
         body: {
           currency: given.currency,
           ratePerHour: number(given.ratePerHour) as number,
@@ -179,6 +183,17 @@ function Reckoning({ settings }: { settings: Settings }) {
         </div>
       </div>
       {problem && <ProblemNote problem={problem} />}
+      {problem?.field === "perOne" && given.currency !== settings.currency && (
+        <div className="max-w-md">
+          <Field
+            id="perOne"
+            label={`One ${settings.currency} becomes so many ${given.currency}; 1 keeps the numbers`}
+            inputMode="decimal"
+            value={perOne}
+            onChange={(e) => setPerOne(e.target.value)}
+          />
+        </div>
+      )}
       {mayChange ? (
         <Button type="submit" look="lamp" className="px-6" disabled={busy}>
           Keep it

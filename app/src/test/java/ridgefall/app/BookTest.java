@@ -86,10 +86,26 @@ class BookTest {
     }
 
     @Test
-    void aDeviceNoJobEverUsedIsGoneForGood() {
+    void whatIsTakenOutOfTheBookSaysWhatHangsOnItAndComesBackAsItWas() {
         String id = released(fresh());
-        lead.send("DELETE", "/api/book/" + id, Map.of());
-        assertThat(lead.get("/api/book/" + id).status()).isEqualTo(404);
+        job(id);
+        ObjectNode drawn = copy(id);
+        ((ObjectNode) drawn.get("features").get(0)).put("words", "drawn on");
+        assertThat(technician.send("PUT", "/api/book/" + id + "/draft", drawn).status())
+                .isEqualTo(200);
+        JsonNode hanging = lead.get("/api/book/" + id + "/hanging").json();
+        assertThat(hanging.get("versions").asInt()).isEqualTo(1);
+        assertThat(hanging.get("draft").asBoolean()).isTrue();
+        assertThat(hanging.get("openJobs").asInt()).isEqualTo(1);
+        assertThat(hanging.get("doneJobs").asInt()).isZero();
+        JsonNode before = lead.get("/api/book/" + id).json();
+        assertThat(lead.send("DELETE", "/api/book/" + id, Map.of()).status()).isEqualTo(204);
+        assertThat(lead.get("/api/book/" + id).json().at("/device/withdrawn").asBoolean())
+                .isTrue();
+        assertThat(lead.post("/api/book/" + id + "/put-back", Map.of()).status())
+                .isEqualTo(204);
+        assertThat(lead.get("/api/book/" + id).json()).isEqualTo(before);
+        job(id);
     }
 
     @Test

@@ -306,7 +306,8 @@ class DecideAndPartsTest {
                         "one that nobody has",
                         "brings",
                         List.of()));
-        assertThat(answer.text("allowed")).contains("/parts");
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.text("allowed")).isEqualTo("a part of this shop's stock");
     }
 
     @Test
@@ -332,12 +333,91 @@ class DecideAndPartsTest {
         }
     }
 
+    /** Two deliveries of one number lie there as two lots: the second one changes nothing of the first. */
+    @Test
+    void aNewDeliveryIsALotOfItsOwn() {
+        String number = "L-" + UUID.randomUUID().toString().substring(0, 8);
+        String first = line(number, "80.00", 2);
+        ansa.text("/api/stock/import", HEADER + first);
+        String second = line(number, "95.00", 5).replace(",T1", ",T2");
+        JsonNode preview = ansa.text("/api/stock/preview", HEADER + second).json();
+        assertThat(preview.get("added").asInt()).isEqualTo(1);
+        assertThat(preview.at("/lines/0/words").asString()).contains("a lot of its own beside");
+        ansa.text("/api/stock/import", HEADER + second);
+        JsonNode rows = ansa.get("/api/stock?query=" + number).json();
+        assertThat(rows).hasSize(2);
+        assertThat(rows.findValuesAsString("price")).containsExactlyInAnyOrder("80.0", "95.0");
+        ansa.text("/api/stock/import", HEADER + line(number, "80.00", 7));
+        assertThat(ansa.get("/api/stock?query=" + number).json())
+                .as("counted anew it is still the same lot")
+                .hasSize(2);
+    }
+
+    /** The last piece is quoted to two owners: who agrees first has it, at the desk too, and the other hears it. */
+    @Test
+    void whatIsAgreedIsKeptForItsJob() {
+        String number = "K-" + UUID.randomUUID().toString().substring(0, 8);
+        ansa.text("/api/stock/import", HEADER + line(number, "0.01", 1));
+        UUID one = cracked();
+        UUID other = cracked();
+        Client tove = app.signedIn(Role.DESK);
+        JsonNode mine = quoteOf(tove, one, number);
+        JsonNode theirs = quoteOf(tove, other, number);
+        assertThat(mine.get("onTheShelf").asInt()).isEqualTo(1);
+        assertThat(agreed(tove, one, mine).status()).isEqualTo(200);
+        assertThat(row(number).get("free").asInt()).isZero();
+        assertThat(tove.get("/api/jobs/" + one).json().get("steps"))
+                .filteredOn(step -> step.get("id").asString().equals("parts.here"))
+                .singleElement()
+                .satisfies(step -> assertThat(step.get("answer").asString()).contains(number));
+        Answer late = agreed(tove, other, theirs);
+        assertThat(late.status()).isEqualTo(400);
+        assertThat(late.text("value")).isEqualTo(number);
+        assertThat(seq(other)).as("nothing of it is recorded").isEqualTo(2);
+    }
+
+    private static JsonNode quoteOf(Client who, UUID job, String number) {
+        return who.get("/api/jobs/" + job + "/decide")
+                .json()
+                .get("options")
+                .valueStream()
+                .flatMap(option -> option.get("quotes").valueStream())
+                .filter(quote ->
+                        quote.at("/agree/fact/pieces/0/words").asString("").contains(number))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Answer agreed(Client who, UUID job, JsonNode quote) {
+        ObjectNode fact = (ObjectNode) quote.at("/agree/fact").deepCopy();
+        fact.put("price", quote.at("/total/amount").asDouble()).put("agreedBy", "The owner");
+        return who.append(job, seq(job), fact);
+    }
+
+    private long seq(UUID job) {
+        return ansa.get("/api/jobs/" + job).json().get("seq").asLong();
+    }
+
     @Test
     void pricesAreAgreedInTheShopsOwnCurrency() {
         Client lead = app.signedIn(Role.LEAD);
         UUID job = cracked();
-        lead.send("PUT", "/api/shop", rates("CHF"));
+        String number = "C-" + UUID.randomUUID().toString().substring(0, 8);
+        ansa.text("/api/stock/import", HEADER + line(number, "50.00", 1));
+        Answer asked = lead.send("PUT", "/api/shop", rates("CHF"));
+        assertThat(asked.status()).isEqualTo(409);
+        assertThat(asked.text("field")).isEqualTo("perOne");
+        assertThat(asked.text("detail")).contains(" parts of the shelf and of price lists are priced in EUR");
+        assertThat(lead.get("/api/shop").text("currency"))
+                .as("nothing is changed until told")
+                .isEqualTo("EUR");
+        assertThat(lead.send("PUT", "/api/shop?perOne=0", rates("CHF")).text("field"))
+                .isEqualTo("perOne");
+        assertThat(lead.send("PUT", "/api/shop?perOne=0.95", rates("CHF")).status())
+                .isEqualTo(200);
         try {
+            assertThat(row(number).get("price").asDouble()).isEqualTo(47.5);
+            assertThat(row(number).get("currency").asString()).isEqualTo("CHF");
             JsonNode choice = ansa.get("/api/jobs/" + job)
                     .json()
                     .path("steps")
@@ -357,7 +437,7 @@ class DecideAndPartsTest {
                             .asString())
                     .isEqualTo("currency");
         } finally {
-            lead.send("PUT", "/api/shop", rates("EUR"));
+            lead.send("PUT", "/api/shop?perOne=1.052631579", rates("EUR"));
         }
     }
 
@@ -389,7 +469,7 @@ class DecideAndPartsTest {
                     .format(Instant.now());
             assertThat(new PDFTextStripper().getText(page)).contains("taken in " + day);
         } finally {
-            lead.send("PUT", "/api/shop", rates("EUR"));
+            lead.send("PUT", "/api/shop?perOne=1.052631579", rates("EUR"));
         }
     }
 

@@ -81,6 +81,8 @@ class BookTest {
 
         String before = export(lead, "thorle-slate-9");
         lead.click("Delete");
+        lead.awaitText("go on with the version they began with");
+        lead.click("Delete it");
         lead.awaitText("The device book");
         lead.awaitText("withdrawn");
         lead.upload("profile-file", file("slate.json", before));

@@ -240,20 +240,37 @@ public class Book implements DeviceBook {
         return version;
     }
 
-    /** Takes a device out of the book. Versions that jobs started with stay for those jobs. */
-    @Transactional
-    public boolean withdraw(String id) {
-        boolean used = jdbc.sql("select exists (select 1 from job where profile_id = :id)")
-                .param("id", id)
-                .query(Boolean.class)
-                .single();
-        if (!used) {
-            return jdbc.sql("delete from device where id = :id").param("id", id).update() > 0;
-        }
-        jdbc.sql("delete from device_version where device_id = :id and released_at is null")
-                .param("id", id)
-                .update();
-        return jdbc.sql("update device set withdrawn = true where id = :id")
+    /**
+     * What has to do with a device.
+     *
+     * @param versions released ones
+     * @param openJobs jobs at work on it, {@code doneJobs} handed over
+     * @param parts rows of the shelf and of price lists for it, {@code pieces} of them counted
+     * @param cutForIt what holds fronts and is cut for it
+     */
+    public record Hanging(
+            int versions, boolean draft, int openJobs, int doneJobs, int parts, int pieces, int cutForIt) {}
+
+    Optional<Hanging> hanging(String id) {
+        return jdbc.sql("""
+                        select
+                            (select count(*) from device_version v where v.device_id = d.id and v.released_at is not null)
+                                as versions,
+                            exists (select 1 from device_version v where v.device_id = d.id and v.released_at is null)
+                                as draft,
+                            (select count(*) from job j where j.profile_id = d.id and j.handed_over_at is null) as open_jobs,
+                            (select count(*) from job j where j.profile_id = d.id and j.handed_over_at is not null)
+                                as done_jobs,
+                            (select count(*) from stock s where s.device_id = d.id) as parts,
+                            (select coalesce(sum(s.pieces), 0) from stock s where s.device_id = d.id) as pieces,
+                            (select count(*) from supply s where s.profile_id = d.id) as cut_for_it
+                        from device d where d.id = :id""").param("id", id).query(Hanging.class).optional();
+    }
+
+    /** Out of the book, or back in it: nothing of it is lost, and jobs keep the versions they started with. */
+    public boolean withdraw(String id, boolean out) {
+        return jdbc.sql("update device set withdrawn = :out where id = :id")
+                        .param("out", out)
                         .param("id", id)
                         .update()
                 > 0;

@@ -259,9 +259,23 @@ class BookController {
     @DeleteMapping("/api/book/{deviceId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(@PathVariable String deviceId) {
-        if (!book.withdraw(deviceId)) {
+        if (!book.withdraw(deviceId, true)) {
             throw unknown(deviceId);
         }
+    }
+
+    @PostMapping("/api/book/{deviceId}/put-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putBack(@PathVariable String deviceId) {
+        if (!book.withdraw(deviceId, false)) {
+            throw unknown(deviceId);
+        }
+    }
+
+    /** What would go on without it in the book. */
+    @GetMapping("/api/book/{deviceId}/hanging")
+    Book.Hanging hanging(@PathVariable String deviceId) {
+        return book.hanging(deviceId).orElseThrow(() -> unknown(deviceId));
     }
 
     @PostMapping("/api/book/{deviceId}/corrections/{correctionId}")

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.job.JobView.ChoiceView;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.parts.Stock;
+import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
 import ridgefall.app.shop.Shop;
 import ridgefall.core.decide.DecideFact;
@@ -27,6 +29,8 @@ import ridgefall.core.decide.DecideStation;
 import ridgefall.core.decide.Decision;
 import ridgefall.core.decide.Decision.Option;
 import ridgefall.core.decide.Diagnosis;
+import ridgefall.core.decide.Offer;
+import ridgefall.core.decide.Piece;
 import ridgefall.core.decide.Quote;
 import ridgefall.core.decide.Terms;
 import ridgefall.core.gate.Course;
@@ -34,6 +38,8 @@ import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.Role;
 import ridgefall.core.job.Step;
 import ridgefall.core.job.Step.Ask;
+import ridgefall.core.parts.PartsFact.PartReserved;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.Fate;
@@ -69,11 +75,12 @@ class DecideController {
 
     record ChanceView(double mean, double p10, double p90, int jobs, int cases, Source source) {}
 
+    /** @param onTheShelf so many times it can be made of what lies there, with what this job has; 0 where a part must be ordered */
     record QuoteView(
             Grade grade,
             String gradeWords,
             String supplier,
-            boolean onTheShelf,
+            int onTheShelf,
             List<PriceLine> lines,
             AmountView total,
             ChanceView breaks,
@@ -103,12 +110,14 @@ class DecideController {
             @Schema(nullable = true) AmountView breakEvenPart,
             String because) {}
 
+    /** @param stepId that a quote answers once it is agreed */
     record DecideView(
             List<SymptomView> symptoms,
             List<OptionView> options,
             List<String> notes,
             WorthView worth,
             ChoiceView priceOfAnother,
+            String stepId,
             @Schema(nullable = true) String agreedRepairId,
             @Schema(nullable = true) Grade agreedGrade) {}
 
@@ -143,6 +152,7 @@ class DecideController {
                                         BigDecimal.ZERO, shop.settings().currency()),
                                 new Ask("price", "Another one like this, used", Ask.Kind.NUMBER, null, null)),
                         who.role()),
+                DecideStation.REPAIR,
                 agreed.map(DecideFact.RepairAgreed::repairId).orElse(null),
                 agreed.map(DecideFact.RepairAgreed::grade).orElse(null));
     }
@@ -173,12 +183,25 @@ class DecideController {
                 .body(pdf);
     }
 
+    /** What of it lies on the shelf; the rest is ordered. */
+    private List<Piece> pieces(Quote quote) {
+        return quote.offers().stream()
+                .filter(offer -> offer.inStock() > 0)
+                .flatMap(offer -> stock.byId(offer.stockId()).stream())
+                .map(Row::piece)
+                .toList();
+    }
+
     private Decision decision(Course course) {
         Terms terms = shop.settings().terms();
+        // What this job has taken already is free for it.
+        Map<UUID, PartReserved> own = PartsState.of(course.state()).reserved();
         return Diagnosis.decide(
                 course.profile(),
                 course.state(),
-                stock.offers(course.profile().id(), course.profile().variantId(), terms.currency()),
+                stock.offers(course.profile().id(), course.profile().variantId(), terms.currency()).stream()
+                        .map(offer -> own.containsKey(offer.stockId()) ? offer.oneMore() : offer)
+                        .toList(),
                 outcomes.of(course.profile().id()),
                 terms,
                 DecideState.of(course.state()).replacement().orElse(null));
@@ -207,7 +230,7 @@ class DecideController {
                 quote.grade(),
                 quote.grade().words(),
                 quote.offers().get(0).supplier(),
-                quote.offers().stream().allMatch(offer -> offer.inStock() > 0),
+                quote.offers().stream().mapToInt(Offer::inStock).min().orElse(0),
                 quote.lines().stream()
                         .map(line -> new PriceLine(line.words(), AmountView.of(line.amount())))
                         .toList(),
@@ -219,13 +242,14 @@ class DecideController {
                 quote.missing(),
                 ChoiceView.of(
                         Step.go(
-                                "Agreed",
+                                "Agreed: " + quote.grade().words() + ", " + quote.total(),
                                 new DecideFact.RepairAgreed(
                                         option.repair().id(),
                                         quote.grade(),
                                         quote.total().amount(),
                                         quote.total().currency(),
-                                        "?"),
+                                        "?",
+                                        pieces(quote)),
                                 new Ask(
                                         "price",
                                         "Price agreed, " + quote.total().currency(),

@@ -19,7 +19,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.stereotype.Component;
+import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -29,7 +29,7 @@ import ridgefall.core.units.NotAllowed;
  * Never at its own doors or its database, and never at addresses that a machine gives itself. Whether a name is not known, or not in
  * those nets, can't be told from outside: both are said in the same words after the same time.
  */
-@Component
+@Repository
 public class ShopNets {
     /** As long as one waits for an answer too. */
     static final Duration PATIENCE = Duration.ofMillis(1500);

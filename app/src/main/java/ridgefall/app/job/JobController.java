@@ -21,7 +21,6 @@ import ridgefall.app.security.SignedIn;
 import ridgefall.core.carry.CopyFact;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Fact;
-import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
@@ -92,9 +91,7 @@ class JobController {
             @AuthenticationPrincipal SignedIn who) {
         Allowed.present("commandId", given.commandId());
         Allowed.present("fact", given.fact());
-        if (given.fact() instanceof PartsFact.PartReserved) {
-            throw new NotAllowed("type", given.fact().getClass().getSimpleName(), "parts go by /api/jobs/…/parts");
-        } else if (given.fact() instanceof IntakeFact.PhotoTaken) {
+        if (given.fact() instanceof IntakeFact.PhotoTaken) {
             throw new NotAllowed("type", "PhotoTaken", "photos go by /api/jobs/…/photos");
         } else if (given.fact() instanceof IntakeFact.BroughtIn) {
             throw new NotAllowed("type", "BroughtIn", "jobs come in with their file, by /api/jobs-import");

@@ -274,6 +274,7 @@ public class Journal {
         keepApart(jobId, entry.seq(), stored);
         for (Projector projector : projectors) {
             if (projector.concerns(here.state(), there.state())) {
+                projector.admit(jobId, here, there);
                 projector.rebuild(jobId, there);
             }
         }

@@ -27,6 +27,7 @@ import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.intake.IntakeFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.material.Hand;
+import ridgefall.core.parts.Shelf;
 import ridgefall.core.profile.DeviceBook;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
@@ -58,6 +59,7 @@ public class Plans implements Planning {
     private final SourcesTaken taken;
     private final Supplies supplies;
     private final FaultBook faults;
+    private final Shelf shelf;
     private final boolean thorough;
 
     /** @param thorough whether plans are ranked by all plausible benches and ways; tests that are about others look once */
@@ -69,6 +71,7 @@ public class Plans implements Planning {
             SourcesTaken taken,
             Supplies supplies,
             FaultBook faults,
+            Shelf shelf,
             @Value("${ridgefall.thorough-plans:true}") boolean thorough) {
         this.book = book;
         this.sources = sources;
@@ -77,6 +80,7 @@ public class Plans implements Planning {
         this.taken = taken;
         this.supplies = supplies;
         this.faults = faults;
+        this.shelf = shelf;
         this.thorough = thorough;
     }
 
@@ -124,6 +128,11 @@ public class Plans implements Planning {
     @Override
     public String currency() {
         return shop.settings().currency();
+    }
+
+    @Override
+    public Shelf shelf() {
+        return shelf;
     }
 
     private List<HeatPlan> ranked(HeatQuestion question) {

@@ -14,6 +14,13 @@ public interface Projector {
     /** Whether what it tells may differ between the two. */
     boolean concerns(JobState here, JobState there);
 
+    /**
+     * Within the transaction that makes {@code there} of {@code here}, before it is projected.
+     *
+     * @throws ridgefall.core.units.NotAllowed where what it is projected on can't follow
+     */
+    default void admit(UUID jobId, Course here, Course there) {}
+
     /** Makes it anew from the whole journal, inside the caller's transaction. */
     void rebuild(UUID jobId, Course course);
 }

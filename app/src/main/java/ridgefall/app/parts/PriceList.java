@@ -57,8 +57,11 @@ record PriceList(List<Line> lines, List<Mistake> mistakes) {
         Set<String> seen = new HashSet<>();
         CsvFile<Line> file = CsvFile.read(text, COLUMNS, MOST_LINES, (number, record) -> {
             Line line = line(number, record, known, currency);
-            if (!seen.add(line.supplier() + "\n" + line.partNumber())) {
-                throw new NotAllowed("part_number", line.partNumber(), "a number that stands once in the file");
+            if (!seen.add(line.supplier() + "\n" + line.partNumber() + "\n" + line.lot())) {
+                throw new NotAllowed(
+                        "part_number",
+                        line.partNumber(),
+                        "a number that stands once in the file, or once for each lot");
             }
             return line;
         });

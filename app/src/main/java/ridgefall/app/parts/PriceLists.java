@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -83,7 +84,11 @@ public class PriceLists {
         List<LineChange> lines = new ArrayList<>();
         int[] counts = new int[Change.values().length];
         for (Line line : list.lines()) {
-            Row before = stock.byNumber(line.supplier(), line.partNumber()).orElse(null);
+            List<Row> lots = stock.byNumber(line.supplier(), line.partNumber());
+            Row before = lots.stream()
+                    .filter(row -> row.lot().equals(line.lot()))
+                    .findFirst()
+                    .orElse(null);
             Change change = before == null ? Change.NEW : same(before, line) ? Change.SAME : Change.CHANGED;
             counts[change.ordinal()]++;
             if (change != Change.SAME && lines.size() < MOST_SHOWN) {
@@ -92,7 +97,8 @@ public class PriceLists {
                         line.partNumber(),
                         line.supplier(),
                         line.deviceId() + ", " + line.kind().words() + ", "
-                                + line.grade().words() + ", " + line.price() + ", " + line.pieces() + " pieces",
+                                + line.grade().words() + ", " + line.price() + ", " + line.pieces() + " pieces"
+                                + (before == null ? beside(lots) : ""),
                         change,
                         before == null
                                 ? null
@@ -105,6 +111,16 @@ public class PriceLists {
                 counts[Change.NEW.ordinal()],
                 counts[Change.CHANGED.ordinal()],
                 counts[Change.SAME.ordinal()]);
+    }
+
+    private static String beside(List<Row> lots) {
+        return lots.isEmpty()
+                ? ""
+                : "; a lot of its own beside "
+                        + lots.stream()
+                                .map(row -> (row.lot().isBlank() ? "one without a name" : row.lot()) + " with "
+                                        + row.pieces() + " pieces")
+                                .collect(Collectors.joining(", "));
     }
 
     private static boolean same(Row row, Line line) {

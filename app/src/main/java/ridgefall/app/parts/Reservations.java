@@ -9,7 +9,6 @@ import ridgefall.app.job.Journal.Outcome;
 import ridgefall.app.parts.Stock.Row;
 import ridgefall.app.security.SignedIn;
 import ridgefall.core.parts.PartsFact;
-import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.units.Allowed;
 import ridgefall.core.units.NotAllowed;
 
@@ -29,21 +28,14 @@ public class Reservations {
     /** @throws NotAllowed when no such part is there or every piece is taken */
     @Transactional
     public Outcome take(UUID jobId, UUID commandId, UUID stockId, SignedIn who) {
-        Row row = stock.locked(Allowed.present("stockId", stockId))
+        Row row = stock.byId(Allowed.present("stockId", stockId))
                 .orElseThrow(() -> new NotAllowed("stockId", stockId, "a part of this shop's stock"));
         return journal.appendNow(
                 jobId,
                 Allowed.present("commandId", commandId),
                 new PartsFact.PartReserved(row.id(), row.kind(), row.grade(), row.words(), row.brings()),
                 who,
-                () -> {
-                    DeviceProfile profile = jobs.profile(jobId);
-                    if (!row.fits(profile)) {
-                        throw new NotAllowed("stockId", row.partNumber(), "a part for the " + profile.name());
-                    } else if (row.free() < 1) {
-                        throw new NotAllowed("stockId", row.partNumber(), "a part with a free piece; this has none");
-                    }
-                });
+                () -> row.checkFits(jobs.profile(jobId)));
     }
 
     @Transactional

@@ -16,20 +16,24 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import ridgefall.app.shop.Priced;
 import ridgefall.app.store.WordSearch;
 import ridgefall.core.decide.Offer;
+import ridgefall.core.decide.Piece;
+import ridgefall.core.parts.Shelf;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.units.Money;
+import ridgefall.core.units.NotAllowed;
 
 /**
  * Parts on the shelf and on price lists. A row is one part number of one supplier; pieces of it are reserved by jobs, and
  * used up by those handed over since the row was last counted.
  */
 @Repository
-public class Stock {
+public class Stock implements Shelf, Priced {
     private static final int MOST_FOUND = 60;
     private static final String ORDER = " order by s.device_id, s.kind, s.price";
 
@@ -61,13 +65,21 @@ public class Stock {
             String lot,
             boolean tested) {
 
-        boolean fits(DeviceProfile profile) {
-            return deviceId.equals(profile.id()) && (variantId == null || variantId.equals(profile.variantId()));
+        /** @throws NotAllowed where it is for another device, or another variant of it */
+        void checkFits(DeviceProfile profile) {
+            if (!deviceId.equals(profile.id()) || variantId != null && !variantId.equals(profile.variantId())) {
+                throw new NotAllowed("stockId", partNumber, "a part for the " + profile.name());
+            }
         }
 
         public String words() {
             return kind.words() + ", " + grade.words() + ", " + partNumber + " of " + supplier
                     + (lot.isBlank() ? "" : ", lot " + lot);
+        }
+
+        /** One of it, as it would be a job's now. */
+        public Piece piece() {
+            return new Piece(id, kind, grade, words(), brings);
         }
 
         Offer offer() {
@@ -101,7 +113,7 @@ public class Stock {
     public List<Row> fitting(String deviceId, String variantId) {
         return jdbc.sql(SELECT + """
                         where s.device_id = :device and (s.variant_id is null or s.variant_id = :variant)
-                        order by s.kind, s.price""")
+                        order by s.kind, s.price, s.since""")
                 .param("device", deviceId)
                 .param("variant", variantId)
                 .query(Stock::row)
@@ -115,12 +127,21 @@ public class Stock {
                 .toList();
     }
 
-    Optional<Row> byNumber(String supplier, String partNumber) {
-        return jdbc.sql(SELECT + "where s.supplier = :supplier and s.part_number = :number")
+    @Override
+    public List<Lying> lying(DeviceProfile profile) {
+        return fitting(profile.id(), profile.variantId()).stream()
+                .filter(row -> row.free() > 0)
+                .map(row -> new Lying(row.piece(), row.free()))
+                .toList();
+    }
+
+    /** Each lot of a number is a row of its own: the oldest first. */
+    List<Row> byNumber(String supplier, String partNumber) {
+        return jdbc.sql(SELECT + "where s.supplier = :supplier and s.part_number = :number order by s.since")
                 .param("supplier", supplier)
                 .param("number", partNumber)
                 .query(Stock::row)
-                .optional();
+                .list();
     }
 
     /** Locks the row, so that two jobs can't take its last piece. */
@@ -129,6 +150,10 @@ public class Stock {
                 .param("id", id)
                 .query(UUID.class)
                 .optional();
+        return byId(id);
+    }
+
+    public Optional<Row> byId(UUID id) {
         return jdbc.sql(SELECT + "where s.id = :id")
                 .param("id", id)
                 .query(Stock::row)
@@ -141,10 +166,10 @@ public class Stock {
                             currency, pieces, lot, search)
                         values (:id, :number, :supplier, :device, :variant, :kind, :grade, string_to_array(:brings, ' '),
                             :price, :currency, :pieces, :lot, :search)
-                        on conflict (supplier, part_number) do update set device_id = excluded.device_id,
+                        on conflict (supplier, part_number, lot) do update set device_id = excluded.device_id,
                             variant_id = excluded.variant_id, kind = excluded.kind, grade = excluded.grade,
                             brings = excluded.brings, price = excluded.price, currency = excluded.currency,
-                            pieces = excluded.pieces, lot = excluded.lot, search = excluded.search,
+                            pieces = excluded.pieces, search = excluded.search,
                             counted_at = now()""")
                 .param("id", id)
                 .param("number", line.partNumber())
@@ -169,6 +194,24 @@ public class Stock {
                                         line.grade().words(),
                                         line.lot())
                                 .toLowerCase(Locale.ROOT))
+                .update();
+    }
+
+    @Override
+    public String inWords(String currency) {
+        int rows = jdbc.sql("select count(*) from stock where currency = :currency")
+                .param("currency", currency)
+                .query(Integer.class)
+                .single();
+        return rows + " parts of the shelf and of price lists are priced in " + currency;
+    }
+
+    @Override
+    public void become(String from, String to, BigDecimal perOne) {
+        jdbc.sql("update stock set price = round(price * :rate, 2), currency = :to where currency = :from")
+                .param("rate", perOne)
+                .param("to", to)
+                .param("from", from)
                 .update();
     }
 

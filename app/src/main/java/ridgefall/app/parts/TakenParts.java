@@ -1,24 +1,31 @@
 package ridgefall.app.parts;
 
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import ridgefall.app.job.Projector;
+import ridgefall.app.parts.Stock.Row;
 import ridgefall.core.gate.Course;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.JobState;
+import ridgefall.core.parts.PartsFact.PartReserved;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.parts.PartsState.Returned;
+import ridgefall.core.units.NotAllowed;
 
 /** Which pieces of the shelf jobs have taken, and which went to the returns. */
 @Repository
 class TakenParts implements Projector {
     private final JdbcClient jdbc;
+    private final Stock stock;
 
-    TakenParts(JdbcClient jdbc) {
+    TakenParts(JdbcClient jdbc, Stock stock) {
         this.jdbc = jdbc;
+        this.stock = stock;
     }
 
     @Override
@@ -37,6 +44,32 @@ class TakenParts implements Projector {
         PartsState after = PartsState.of(there);
         return !before.reserved().keySet().equals(after.reserved().keySet())
                 || before.bad().size() != after.bad().size();
+    }
+
+    /**
+     * What a job takes is on the shelf, is what it says, and nobody else's; jobs that take the same piece at once stand in line for it.
+     *
+     * @throws NotAllowed naming what is not so
+     */
+    @Override
+    public void admit(UUID jobId, Course here, Course there) {
+        Map<UUID, PartReserved> before = PartsState.of(here.state()).reserved();
+        PartsState.of(there.state()).reserved().values().stream()
+                .filter(part -> !before.containsKey(part.stockId()))
+                .sorted(Comparator.comparing(PartReserved::stockId))
+                .forEach(part -> {
+                    Row row = stock.locked(part.stockId())
+                            .orElseThrow(
+                                    () -> new NotAllowed("stockId", part.stockId(), "a part of this shop's stock"));
+                    row.checkFits(there.profile());
+                    if (!row.piece().equals(part.piece())) {
+                        throw new NotAllowed("stockId", part.words(), "the part as the shelf has it: " + row.words());
+                    }
+                    if (row.free() < 1) {
+                        throw new NotAllowed(
+                                "stockId", row.partNumber(), "a part with a free piece; another job has this one");
+                    }
+                });
     }
 
     @Override

@@ -44,7 +44,11 @@ class Security {
                         .hasAnyRole(May.CHANGE_THE_SHOP.roles())
                         .requestMatchers(HttpMethod.DELETE, "/api/faults")
                         .hasAnyRole(May.CHANGE_THE_SHOP.roles())
-                        .requestMatchers(HttpMethod.POST, "/api/book/*/release", "/api/book/*/corrections/*")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/api/book/*/release",
+                                "/api/book/*/put-back",
+                                "/api/book/*/corrections/*")
                         .hasAnyRole(May.RELEASE_DEVICES.roles())
                         .requestMatchers(HttpMethod.DELETE, "/api/book/*")
                         .hasAnyRole(May.RELEASE_DEVICES.roles())
@@ -56,7 +60,6 @@ class Security {
                         .hasAnyRole(May.DRAW_DEVICES.roles())
                         .requestMatchers(
                                 HttpMethod.POST,
-                                "/api/book-check",
                                 "/api/book-import",
                                 "/api/book-start",
                                 "/api/book-outline",
@@ -97,12 +100,9 @@ class Security {
                         .hasAnyRole(May.PROPOSE_CORRECTIONS.roles())
                         .requestMatchers(
                                 HttpMethod.POST,
-                                "/api/jobs/*/parts",
                                 "/api/jobs/*/heat/*",
                                 "/api/jobs/*/runs/*/log",
                                 "/api/jobs/*/attachments")
-                        .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
-                        .requestMatchers(HttpMethod.DELETE, "/api/jobs/*/parts")
                         .hasAnyRole(May.WORK_AT_THE_BENCH.roles())
                         .requestMatchers(HttpMethod.GET, "/api/session")
                         .permitAll()

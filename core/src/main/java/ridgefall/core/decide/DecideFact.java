@@ -1,7 +1,9 @@
 package ridgefall.core.decide;
 
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -25,11 +27,24 @@ public sealed interface DecideFact extends Fact.Of<DecideState> {
         return Optional.of(Station.DECIDE);
     }
 
-    /** @param grade of the part that was quoted; null when the price did not come from a quote */
-    record RepairAgreed(String repairId, Grade grade, BigDecimal price, String currency, String agreedBy)
+    /**
+     * @param grade of the part that was quoted; null when the price did not come from a quote
+     * @param pieces of the shelf that were quoted: this job's from now on
+     */
+    record RepairAgreed(
+            String repairId, Grade grade, BigDecimal price, String currency, String agreedBy, List<Piece> pieces)
             implements DecideFact {
+        private static final int MOST_PIECES = 8;
+
         public RepairAgreed {
             price = Money.toTheHundredth(price);
+            // Journals from before the shelf was asked know none.
+            pieces = pieces == null ? List.of() : List.copyOf(pieces);
+        }
+
+        /** Of a part that is yet to be found, or lies there without the shelf's knowing. */
+        public RepairAgreed(String repairId, Grade grade, BigDecimal price, String currency, String agreedBy) {
+            this(repairId, grade, price, currency, agreedBy, List.of());
         }
 
         @Override
@@ -37,6 +52,8 @@ public sealed interface DecideFact extends Fact.Of<DecideState> {
             Allowed.text("repairId", repairId, 40);
             Money.of("price", price, currency);
             Allowed.text("agreedBy", agreedBy, 80);
+            Allowed.between("pieces", pieces.size(), 0, MOST_PIECES, "pieces");
+            pieces.forEach(Piece::check);
         }
 
         @Override
@@ -52,7 +69,11 @@ public sealed interface DecideFact extends Fact.Of<DecideState> {
         @Override
         public String words(FactWords told) {
             return "Agreed: " + told.profile().repair(repairId).words() + (grade == null ? "" : ", " + grade.words())
-                    + ", " + price + " " + currency + ", by " + agreedBy;
+                    + ", " + price + " " + currency + ", by " + agreedBy
+                    + (pieces.isEmpty()
+                            ? ""
+                            : "; kept for it: "
+                                    + pieces.stream().map(Piece::words).collect(Collectors.joining("; ")));
         }
     }
 

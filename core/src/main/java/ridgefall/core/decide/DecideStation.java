@@ -23,6 +23,8 @@ import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
 
 public final class DecideStation implements StationRoom {
+    public static final String REPAIR = "decide.repair";
+
     private final Supplier<String> currency;
 
     /** @param currency what the shop reckons in */
@@ -48,7 +50,7 @@ public final class DecideStation implements StationRoom {
         }
         choices.add(goesBack(state));
         Step step = Step.open(
-                "decide.repair",
+                REPAIR,
                 Station.DECIDE,
                 "Repair agreed with the owner",
                 "a quote of the table brings its price along",
@@ -64,8 +66,13 @@ public final class DecideStation implements StationRoom {
                 .orElse(step));
     }
 
-    private void shops(String given) {
-        if (!given.equals(currency.get())) {
+    /** What was agreed before the shop changed its currency may be agreed anew in the old one. */
+    private void shops(String given, JobState state) {
+        boolean before = DecideState.of(state)
+                .repair()
+                .filter(agreed -> agreed.currency().equals(given))
+                .isPresent();
+        if (!before && !given.equals(currency.get())) {
             throw new NotAllowed("currency", given, currency.get() + ", which this shop reckons in");
         }
     }
@@ -128,9 +135,9 @@ public final class DecideStation implements StationRoom {
     public List<Hold> holds(Fact fact, DeviceProfile profile, JobState state) {
         if (fact instanceof DecideFact.RepairAgreed f) {
             profile.repair(f.repairId());
-            shops(f.currency());
+            shops(f.currency(), state);
         } else if (fact instanceof DecideFact.ReplacementPriced f) {
-            shops(f.currency());
+            shops(f.currency(), state);
         } else if (fact instanceof JobFact.CheckAnswered f) {
             throw new NotAllowed("checkId", f.checkId(), "none at this station");
         }

@@ -17,4 +17,9 @@ public record Offer(
     public Offer {
         brings = List.copyOf(brings);
     }
+
+    /** The same with one more on the shelf. */
+    public Offer oneMore() {
+        return new Offer(stockId, kind, grade, supplier, price, brings, inStock + 1);
+    }
 }

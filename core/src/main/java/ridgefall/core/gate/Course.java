@@ -171,7 +171,7 @@ public final class Course {
         this(
                 profile,
                 List.copyOf(journal),
-                JobState.of(journal),
+                JobState.of(FAMILIES, journal),
                 planning,
                 journal.get(journal.size() - 1).happenedAt());
     }
@@ -203,7 +203,7 @@ public final class Course {
         this.rooms = List.of(
                 new AskedOnce(new IntakeStation()),
                 new AskedOnce(new DecideStation(planning::currency)),
-                new AskedOnce(new PartsStation()),
+                new AskedOnce(new PartsStation(planning::shelf)),
                 new AskedOnce(heat),
                 new AskedOnce(new SeparateStation(this::cutPlan, heat)),
                 new AskedOnce(new StripStation()),
@@ -232,7 +232,11 @@ public final class Course {
         List<Entry> longer = Fold.plus(journal, entry);
         boolean takesBack = entry.fact() instanceof JobFact.Undone;
         return new Course(
-                asInBook, longer, takesBack ? JobState.of(longer) : state.with(entry), planning, entry.happenedAt());
+                asInBook,
+                longer,
+                takesBack ? JobState.of(FAMILIES, longer) : state.with(entry),
+                planning,
+                entry.happenedAt());
     }
 
     public JobState state() {

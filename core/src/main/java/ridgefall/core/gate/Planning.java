@@ -16,6 +16,7 @@ import ridgefall.core.heat.HeatSource;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.SourceTaken;
 import ridgefall.core.material.Hand;
+import ridgefall.core.parts.Shelf;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.separate.CutPlan;
 import ridgefall.core.separate.Opening;
@@ -49,6 +50,11 @@ public interface Planning {
     /** What the shop reckons in. */
     default String currency() {
         return "EUR";
+    }
+
+    /** What lies there to be put in. */
+    default Shelf shelf() {
+        return Shelf.EMPTY;
     }
 
     /**

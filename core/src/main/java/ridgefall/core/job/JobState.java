@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * What is known of a job after all its facts: a pure fold of the journal. Undone facts don't count. Each room's facts are
@@ -28,11 +30,25 @@ public record JobState(
         List<JobFact.HoldOverridden> signOffs,
         Entry latest,
         boolean newer) {
-    private static final JobState EMPTY = new JobState(0, Map.of(), List.of(), Map.of(), List.of(), null, false);
-
-    /** Folds a journal; entries in order of their numbers. */
+    /** Folds a journal for rooms that hear of nothing but their own facts. */
     public static JobState of(List<Entry> journal) {
-        JobState state = EMPTY;
+        return of(List.of(), journal);
+    }
+
+    /**
+     * Folds a journal; entries in order of their numbers.
+     *
+     * @param families that hear of each other's facts from the first one on
+     */
+    public static JobState of(List<Family<?>> families, List<Entry> journal) {
+        JobState state = new JobState(
+                0,
+                families.stream().collect(Collectors.toUnmodifiableMap(Function.identity(), Family::nothing)),
+                List.of(),
+                Map.of(),
+                List.of(),
+                null,
+                false);
         for (Entry entry : effective(journal)) {
             state = state.with(entry);
         }

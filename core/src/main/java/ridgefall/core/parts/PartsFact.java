@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
+import ridgefall.core.decide.Piece;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -45,13 +46,23 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
             brings = brings == null ? null : List.copyOf(brings);
         }
 
+        static PartReserved of(Piece piece) {
+            return new PartReserved(piece.stockId(), piece.kind(), piece.grade(), piece.words(), piece.brings());
+        }
+
+        public Piece piece() {
+            return new Piece(stockId, kind, grade, words, brings);
+        }
+
+        /** Whoever sells it keeps it for the job. */
+        @Override
+        public Role by() {
+            return Role.DESK;
+        }
+
         @Override
         public void check() {
-            Allowed.present("stockId", stockId);
-            Allowed.present("kind", kind);
-            Allowed.present("grade", grade);
-            Allowed.text("words", words, 160);
-            Allowed.present("brings", brings);
+            piece().check();
         }
 
         @Override
@@ -67,6 +78,11 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
 
     /** Back on the shelf. */
     record PartReturned(UUID stockId) implements PartsFact {
+        @Override
+        public Role by() {
+            return Role.DESK;
+        }
+
         @Override
         public void check() {
             Allowed.present("stockId", stockId);
@@ -89,9 +105,14 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
      * @param stepId of the step that asked for it
      * @param due null where nobody said when
      * @param price null where it is not known yet
+     * @param why one is ordered although one lies on the shelf; null where none does
      */
-    record PartOrdered(String stepId, String supplier, LocalDate due, BigDecimal price, String currency)
+    record PartOrdered(String stepId, String supplier, LocalDate due, BigDecimal price, String currency, String why)
             implements PartsFact {
+        public PartOrdered(String stepId, String supplier, LocalDate due, BigDecimal price, String currency) {
+            this(stepId, supplier, due, price, currency, null);
+        }
+
         public PartOrdered {
             price = price == null ? null : Money.toTheHundredth(price);
         }
@@ -100,6 +121,7 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
         public void check() {
             Allowed.text("stepId", stepId, 60);
             Allowed.text("supplier", supplier, 80);
+            Allowed.optionalText("why", why, 120);
             if (price != null) {
                 Money.of("price", price, currency);
             }
@@ -133,7 +155,8 @@ public sealed interface PartsFact extends Fact.Of<PartsState> {
 
         @Override
         public String words(FactWords told) {
-            return "Ordered: " + told.title(stepId) + ", " + where();
+            return "Ordered: " + told.title(stepId) + ", " + where()
+                    + (why == null || why.isBlank() ? "" : "; not the one on the shelf: " + why);
         }
 
         /** From whom, for when and for how much. */

@@ -9,6 +9,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import ridgefall.core.decide.DecideFact.RepairAgreed;
+import ridgefall.core.decide.Piece;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
@@ -46,8 +48,11 @@ public record PartsState(
     /** A part that went to the returns: the fact's number, when and by whom. */
     public record Returned(long seq, Instant at, String who, PartSwapped part) {}
 
-    /** Adhesive that came with a part is spent once its front was sealed. */
+    /** What was agreed is kept for this job; adhesive that came with a part is spent once its front was sealed. */
     PartsState hears(Entry entry) {
+        if (entry.fact() instanceof RepairAgreed agreed) {
+            return kept(agreed.pieces());
+        }
         if (!(entry.fact() instanceof DetourFact.Reopened)) {
             return this;
         }
@@ -61,6 +66,18 @@ public record PartsState(
                     new PartReserved(part.stockId(), part.kind(), part.grade(), part.words(), still));
         }
         return new PartsState(left, ordered, arrived, bad, agreedAfterAll);
+    }
+
+    /** Agreed anew with another piece of a kind, the one before it goes back. */
+    private PartsState kept(List<Piece> pieces) {
+        PartsState now = this;
+        for (Piece piece : pieces) {
+            for (PartReserved part : now.parts()) {
+                now = part.kind() == piece.kind() ? now.without(part.stockId()) : now;
+            }
+            now = now.with(PartReserved.of(piece));
+        }
+        return now;
     }
 
     PartsState with(PartReserved part) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.decide.DecideFact.RepairAgreed;
@@ -27,8 +28,10 @@ import ridgefall.core.job.Step.Choice;
 import ridgefall.core.parts.PartsFact.Bad;
 import ridgefall.core.parts.PartsFact.PartOrdered;
 import ridgefall.core.parts.PartsFact.PartReserved;
+import ridgefall.core.parts.Shelf.Lying;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.Grade;
 import ridgefall.core.profile.PartKind;
 import ridgefall.core.profile.ProfileDocument.Repair;
 import ridgefall.core.units.NotAllowed;
@@ -43,6 +46,13 @@ public final class PartsStation implements StationRoom {
     private static final Set<PartKind> FEELS =
             EnumSet.of(PartKind.GLASS_WITH_TOUCH, PartKind.FUSED_FRONT, PartKind.CLIPPED_FRONT);
 
+    private final Supplier<Shelf> shelf;
+
+    /** @param shelf asked only while a part is yet to be found */
+    public PartsStation(Supplier<Shelf> shelf) {
+        this.shelf = shelf;
+    }
+
     @Override
     public Station station() {
         return Station.PARTS;
@@ -55,9 +65,9 @@ public final class PartsStation implements StationRoom {
         List<Step> steps = new ArrayList<>();
         // Journals from before each part had a step of its own know one for all.
         if (kinds.isEmpty() || kinds.size() > 1 && state.passed(HERE)) {
-            steps.add(onTheBench(state, HERE, Optional.empty()));
+            steps.add(onTheBench(profile, state, HERE, Optional.empty()));
         } else {
-            kinds.forEach(kind -> steps.add(onTheBench(state, here(kind, kinds), Optional.of(kind))));
+            kinds.forEach(kind -> steps.add(onTheBench(profile, state, here(kind, kinds), Optional.of(kind))));
         }
         agreed(state, kinds).ifPresent(steps::add);
         PartKind first = kinds.isEmpty() ? null : kinds.get(0);
@@ -88,21 +98,44 @@ public final class PartsStation implements StationRoom {
         return all.size() == 1 ? HERE : HERE + "-" + slug(kind);
     }
 
-    private static Step onTheBench(JobState state, String id, Optional<PartKind> kind) {
+    private Step onTheBench(DeviceProfile profile, JobState state, String id, Optional<PartKind> kind) {
         Step step = Step.open(
                 id,
                 Station.PARTS,
                 kind.map(k -> "The part: " + k.words()).orElse("The part"),
                 "taken off the shelf, or bought for this job",
                 Step.go("It lies here", new CheckAnswered(id, Answer.PASS, null)),
-                order(state, id, "Must be ordered"));
+                order(state, id, "Must be ordered", Optional.empty()));
         List<PartReserved> taken = PartsState.of(state).parts().stream()
                 .filter(part -> kind.isEmpty() || part.kind() == kind.get())
                 .toList();
         if (!taken.isEmpty()) {
             return step.answered(taken.stream().map(PartReserved::words).collect(Collectors.joining("; ")));
         }
-        return awaited(state, step, "it lies here");
+        Step found = awaited(state, step, "it lies here");
+        Optional<Lying> lying = found.open() && !found.problem() ? lying(profile, state, kind) : Optional.empty();
+        return lying.map(there -> found.hinted(there.words())
+                        .choosing(
+                                Step.go("It lies here: take it", PartReserved.of(there.piece())),
+                                Step.other("Bought for this job", new CheckAnswered(id, Answer.PASS, null)),
+                                order(state, id, "Must be ordered", lying)))
+                .orElse(found);
+    }
+
+    /** A free piece of what was agreed; of a kind that was agreed without a grade only where there is but one. */
+    private Optional<Lying> lying(DeviceProfile profile, JobState state, Optional<PartKind> kind) {
+        Optional<RepairAgreed> agreed = DecideState.of(state).repair();
+        if (kind.isEmpty() || agreed.isEmpty()) {
+            return Optional.empty();
+        }
+        Grade grade = agreed.get().grade();
+        List<Lying> fitting = shelf.get().lying(profile).stream()
+                .filter(there -> there.piece().kind() == kind.get())
+                .filter(there -> grade == null || there.piece().grade() == grade)
+                .toList();
+        return grade == null && fitting.size() > 1
+                ? Optional.empty()
+                : fitting.stream().findFirst();
     }
 
     /** As it stands with something that may have been ordered. */
@@ -114,7 +147,7 @@ public final class PartsStation implements StationRoom {
                     .leading(Step.Lead.HAS_COME)
                     .choosing(
                             Step.go("It has come", new PartsFact.PartArrived(step.id())),
-                            order(state, step.id(), "Ordered anew"));
+                            order(state, step.id(), "Ordered anew", Optional.empty()));
         } else if (parts.arrived().contains(step.id())) {
             return step.answered("has come");
         }
@@ -127,12 +160,14 @@ public final class PartsStation implements StationRoom {
     }
 
     /** Its price can be told once it is known what the shop reckons in. */
-    private static Choice order(JobState state, String stepId, String label) {
+    private static Choice order(JobState state, String stepId, String label, Optional<Lying> instead) {
         String currency =
                 DecideState.of(state).repair().map(RepairAgreed::currency).orElse(null);
-        List<Ask> asks = new ArrayList<>(List.of(
-                new Ask("supplier", "Ordered from", Ask.Kind.TEXT, null, null),
-                Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null)));
+        List<Ask> asks = new ArrayList<>();
+        instead.ifPresent(there -> asks.add(
+                new Ask("why", "Why not the one on the shelf, " + there.piece().words(), Ask.Kind.TEXT, null, null)));
+        asks.add(new Ask("supplier", "Ordered from", Ask.Kind.TEXT, null, null));
+        asks.add(Ask.ifKnown("due", "Due on", Ask.Kind.DATE, null));
         if (currency != null) {
             asks.add(Ask.ifKnown("price", "Price, " + currency, Ask.Kind.NUMBER, null));
         }
@@ -239,7 +274,7 @@ public final class PartsStation implements StationRoom {
                 Step.go(
                         reserved ? "Provided for" : "It does, or provided for",
                         new CheckAnswered(id, Answer.PASS, null)),
-                order(state, id, "Must be ordered"));
+                order(state, id, "Must be ordered", Optional.empty()));
         if (PartsState.of(state).brought(need)) {
             return Step.open(id, Station.PARTS, "Brings " + need.words(), null).answered("in the part");
         }
@@ -267,6 +302,7 @@ public final class PartsStation implements StationRoom {
             reserved(parts, f.stockId());
         } else if (fact instanceof PartOrdered f) {
             Checks.known("stepId", f.stepId(), ids);
+            notInstead(f, profile, state);
         } else if (fact instanceof PartsFact.PartArrived f) {
             Checks.known("stepId", f.stepId(), List.copyOf(parts.ordered().keySet()));
         } else if (fact instanceof PartsFact.PartSwapped f) {
@@ -278,6 +314,24 @@ public final class PartsStation implements StationRoom {
             }
         }
         return List.of();
+    }
+
+    /** Whoever orders what lies on the shelf says why. */
+    private void notInstead(PartOrdered order, DeviceProfile profile, JobState state) {
+        List<PartKind> kinds = repair(profile, state).map(Repair::parts).orElse(List.of());
+        kinds.stream()
+                .filter(kind -> here(kind, kinds).equals(order.stepId()))
+                .filter(kind -> PartsState.of(state).parts().stream().noneMatch(part -> part.kind() == kind))
+                .flatMap(kind -> lying(profile, state, Optional.of(kind)).stream())
+                .filter(there -> !PartsState.of(state).ordered().containsKey(order.stepId()))
+                .filter(there -> order.why() == null || order.why().isBlank())
+                .findFirst()
+                .ifPresent(there -> {
+                    throw new NotAllowed(
+                            "why",
+                            order.why(),
+                            "why not the one on the shelf, " + there.piece().words());
+                });
     }
 
     private static void reserved(PartsState parts, UUID stockId) {

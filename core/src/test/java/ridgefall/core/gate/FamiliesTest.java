@@ -75,7 +75,7 @@ class FamiliesTest {
         for (Entry entry : journey.journal()) {
             grown = grown == null ? new Course(device, List.of(entry), Journey.PLANNING) : grown.with(entry);
         }
-        assertThat(grown.state()).isEqualTo(JobState.of(journey.journal()));
+        assertThat(grown.state()).isEqualTo(JobState.of(Course.FAMILIES, journey.journal()));
         assertThat(grown.journal()).isEqualTo(journey.journal());
     }
 

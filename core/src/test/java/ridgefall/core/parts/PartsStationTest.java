@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.decide.DecideFact.RepairAgreed;
+import ridgefall.core.decide.Piece;
 import ridgefall.core.gate.Journey;
+import ridgefall.core.gate.Planning;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact.CheckAnswered;
@@ -29,6 +31,7 @@ import ridgefall.core.profile.ShippedBook;
 import ridgefall.core.prove.ProveState;
 import ridgefall.core.separate.SeparateFact.FrontOpened;
 import ridgefall.core.separate.SeparateFact.StretchFreed;
+import ridgefall.core.units.NotAllowed;
 
 /** The part against what the agreed repair needs: of a fused front tape, magnets, sensor insert and camera bracket. */
 class PartsStationTest {
@@ -111,6 +114,89 @@ class PartsStationTest {
         assertThatThrownBy(() -> agreed().holds(new PartArrived("parts.here"))).hasMessageContaining("stepId");
         assertThatThrownBy(() -> agreed().holds(new PartOrdered("parts.tea", "Fellside", null, null, null)))
                 .hasMessageContaining("parts.tape");
+    }
+
+    private static Shelf.Lying lying(int piece, Grade grade, int free) {
+        return new Shelf.Lying(
+                new Piece(new UUID(7, piece), PartKind.FUSED_FRONT, grade, "front " + piece, List.of(Brings.TAPE)),
+                free);
+    }
+
+    /** Agreed with a grade, before anything is taken; the shelf is what is passed. */
+    private static Journey with(Grade agreed, List<Piece> kept, Shelf.Lying... shelf) {
+        Planning planning = new Planning() {
+            @Override
+            public Shelf shelf() {
+                return profile -> List.of(shelf);
+            }
+        };
+        Journey journey = new Journey(new Journey().course().profile(), planning).until(Station.DECIDE);
+        String repair = journey.course().profile().document().repairs().get(0).id();
+        return journey.append(new RepairAgreed(repair, agreed, new BigDecimal("90"), "EUR", "Owner", kept));
+    }
+
+    @Test
+    void whatLiesThereIsWhatWasAgreedAndTheLastOneIsSaid() {
+        Step here = with(
+                        Grade.REFURBISHED_ORIGINAL,
+                        List.of(),
+                        lying(1, Grade.PREMIUM_COPY, 4),
+                        lying(2, Grade.REFURBISHED_ORIGINAL, 1))
+                .step("parts.here");
+        assertThat(here.hint()).isEqualTo("front 2 (the last one)");
+        assertThat(here.choices().get(0).fact())
+                .isEqualTo(new PartReserved(
+                        new UUID(7, 2),
+                        PartKind.FUSED_FRONT,
+                        Grade.REFURBISHED_ORIGINAL,
+                        "front 2",
+                        List.of(Brings.TAPE)));
+        assertThat(here.choices().get(1).fact()).isEqualTo(new CheckAnswered("parts.here", Answer.PASS, null));
+    }
+
+    /** The shelf has none of what was agreed, or it was agreed by a price alone and there are two: nobody guesses. */
+    @Test
+    void aPieceOfAnotherGradeIsNotTakenUnasked() {
+        assertThat(with(Grade.REFURBISHED_ORIGINAL, List.of(), lying(1, Grade.PREMIUM_COPY, 4))
+                        .step("parts.here")
+                        .choices()
+                        .get(0)
+                        .fact())
+                .isEqualTo(new CheckAnswered("parts.here", Answer.PASS, null));
+        assertThat(with(null, List.of(), lying(1, Grade.PREMIUM_COPY, 4), lying(2, Grade.REFURBISHED_ORIGINAL, 1))
+                        .step("parts.here")
+                        .choices()
+                        .get(0)
+                        .fact())
+                .isEqualTo(new CheckAnswered("parts.here", Answer.PASS, null));
+    }
+
+    @Test
+    void whatWasQuotedIsThisJobsOnceItIsAgreedAndGoesBackWhenAnotherIs() {
+        Piece first = lying(2, Grade.REFURBISHED_ORIGINAL, 1).piece();
+        Piece other = lying(1, Grade.PREMIUM_COPY, 1).piece();
+        Journey journey = with(Grade.REFURBISHED_ORIGINAL, List.of(first));
+        assertThat(journey.step("parts.here").answer()).isEqualTo("front 2");
+        assertThat(PartsState.of(journey.course().state()).reserved()).containsOnlyKeys(first.stockId());
+        String repair = journey.course().profile().document().repairs().get(0).id();
+        journey.append(
+                new RepairAgreed(repair, Grade.PREMIUM_COPY, new BigDecimal("70"), "EUR", "Owner", List.of(other)));
+        assertThat(PartsState.of(journey.course().state()).reserved()).containsOnlyKeys(other.stockId());
+    }
+
+    @Test
+    void whoeverOrdersWhatLiesOnTheShelfIsAskedWhy() {
+        Journey journey = with(Grade.REFURBISHED_ORIGINAL, List.of(), lying(2, Grade.REFURBISHED_ORIGINAL, 3));
+        assertThat(journey.step("parts.here").choices().get(2).asks())
+                .extracting(Step.Ask::field)
+                .startsWith("why", "supplier");
+        assertThatThrownBy(() -> journey.holds(new PartOrdered("parts.here", "Fellside", null, null, null)))
+                .isInstanceOf(NotAllowed.class)
+                .hasMessageContaining("why")
+                .hasMessageContaining("front 2");
+        PartOrdered order = new PartOrdered("parts.here", "Fellside", null, null, null, "scratched");
+        assertThat(journey.holds(order)).isEmpty();
+        assertThat(order.words(journey.course().words())).endsWith("not the one on the shelf: scratched");
     }
 
     @Test
