@@ -219,7 +219,7 @@ function QuoteRow({
         <Risk quote={quote} />
       </td>
       <td className="digits py-2 pl-3 text-right text-xl font-bold">{money(quote.total)}</td>
-      <td className="py-1 pl-3">
+      <td className="py-1 pr-2 pl-3">
         <span className="flex justify-end gap-2">
           <a
             href={`/api/jobs/${job.id}/quote?repairId=${option.repairId}&grade=${quote.grade}`}

@@ -105,7 +105,7 @@ export function Curve({ course, units, elapsed }: { course: Course; units: Units
         />
         <text
           x={W - RIGHT + 8}
-          y={(apart ? bondEnd - 8 : bondEnd) + 5}
+          y={Math.max(14, (apart ? bondEnd - 8 : bondEnd) + 5)}
           fontSize="16"
           fontWeight="600"
           fill="var(--ink)"
@@ -114,7 +114,7 @@ export function Curve({ course, units, elapsed }: { course: Course; units: Units
         </text>
         <text
           x={W - RIGHT + 8}
-          y={(apart ? insideEnd + 10 : insideEnd) + 5}
+          y={Math.max(apart ? 30 : 14, (apart ? insideEnd + 10 : insideEnd) + 5)}
           fontSize="16"
           fill="var(--quiet)"
         >

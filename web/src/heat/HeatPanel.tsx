@@ -247,7 +247,7 @@ function Layout({
   });
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
-      <div className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_13rem]">
+      <div className="grid gap-3 xl:grid-cols-[minmax(0,1fr)_13rem]">
         <div className="flex flex-col gap-2">
           <div className="flex items-start gap-5">
             <p className="leading-none">
@@ -269,7 +269,7 @@ function Layout({
           {then && <p className="text-lg leading-snug">{then}</p>}
           <div className="flex flex-wrap items-center gap-2">{children}</div>
         </div>
-        <div className="hidden h-44 lg:block">{picture.folded}</div>
+        <div className="hidden h-44 xl:block">{picture.folded}</div>
       </div>
       <Curve course={course} units={units} elapsed={elapsed} />
       {picture.band}

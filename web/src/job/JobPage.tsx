@@ -232,7 +232,10 @@ function Workspace({ jobId }: { jobId: string }) {
         <h1 className="sr-only">
           Job {job.number}, {job.device} of {job.owner}: {job.stations.find((s) => s.id === shown)?.words}
         </h1>
-        <section className="flex min-h-0 min-w-0 flex-col px-5 pt-3 pb-3" aria-label="Station">
+        <section
+          className="flex min-h-0 min-w-0 flex-col overflow-y-auto px-5 pt-3 pb-3"
+          aria-label="Station"
+        >
           {action.kind === "stop" ? (
             <StopSteps step={action.step} />
           ) : (
@@ -400,7 +403,7 @@ function Stations({ job, shown, onShow }: { job: Job; shown: Station; onShow: (s
         className="flex min-w-36 items-center gap-2 px-3 leading-tight hover:bg-ground"
         title={`${job.device}: ${job.fault}`}
       >
-        <span className="line-clamp-2 text-sm">
+        <span className="line-clamp-3 text-[0.82rem] leading-tight">
           <b className="block">
             <span className="digits">{job.number}</span> · {job.device}
           </b>{" "}

@@ -15,8 +15,11 @@ const LONG = 26;
 /** More than fit in it on a narrow screen. */
 const SHORT = 14;
 
-/** What is longer takes two lines, and leaves room for one more below. */
-const ONE_LINE = 44;
+/** What is longer stands in full beside the picture; cut it would say less than nothing. */
+const IN_ONE = 72;
+
+/** The same on a narrow screen. */
+const IN_HALF = 36;
 
 const SIDE =
   "flex w-24 lg:w-32 flex-col justify-center border-l-2 border-deep-quiet/40 px-3 text-left leading-tight disabled:opacity-40";
@@ -110,7 +113,7 @@ export function NextBar({
           {action.kind !== "stop" && (
             <button
               type="button"
-              className={`${HALF} bg-alarm text-on-alarm`}
+              className={`${HALF} bg-danger text-on-danger`}
               disabled={!danger.mine}
               onClick={() => onCell(danger)}
             >
@@ -217,22 +220,19 @@ function Lamp({
       </span>
       <span
         className={clsx(
-          "block truncate leading-tight font-bold",
+          "line-clamp-2 leading-tight font-bold",
           words.length > LONG
-            ? "text-2xl"
+            ? "text-xl lg:text-2xl"
             : words.length > SHORT
-              ? "text-2xl lg:text-4xl"
+              ? "text-2xl xl:text-4xl"
               : "text-3xl lg:text-4xl",
         )}
       >
         {words}
       </span>
-      {below && (
+      {below && below.length <= IN_ONE && words.length <= LONG && (
         <span
-          className={clsx(
-            "line-clamp-1 text-[0.95rem] leading-tight",
-            above.length <= ONE_LINE && "lg:line-clamp-2",
-          )}
+          className={clsx("block text-[0.95rem] leading-tight", below.length > IN_HALF && "max-lg:hidden")}
         >
           {below}
         </span>

@@ -104,12 +104,15 @@ function Reckoning({ settings }: { settings: Settings }) {
   );
   const [perOne, setPerOne] = useState("");
   const { problem, busy, submit } = useSubmit(async () => {
-    // Once asked what becomes of prices, and as long as the currency is another.
-    const asked = given.currency !== settings.currency;
     const number = (text: string) => (text.trim() === "" || Number.isNaN(Number(text)) ? text : Number(text));
     unwrap(
       await api.PUT("/api/shop", {
-        params: { query: asked && perOne.trim() !== "" ? { perOne: number(perOne) as number } : {} },
+        params: {
+          query:
+            given.currency !== settings.currency && perOne.trim() !== ""
+              ? { perOne: number(perOne) as number }
+              : {},
+        },
         body: {
           currency: given.currency,
           ratePerHour: number(given.ratePerHour) as number,
@@ -126,6 +129,8 @@ function Reckoning({ settings }: { settings: Settings }) {
     );
     await client.invalidateQueries({ queryKey: keys.shop });
   });
+  // What becomes of prices, as long as the currency is another.
+  const asked = problem?.field === "perOne" && given.currency !== settings.currency;
   return (
     <form
       className="max-w-5xl space-y-5"
@@ -135,6 +140,18 @@ function Reckoning({ settings }: { settings: Settings }) {
         void submit(undefined);
       }}
     >
+      {problem && asked && (
+        <div className="space-y-4">
+          <ProblemNote problem={problem} />
+          <Field
+            id="perOne"
+            label={`One ${settings.currency} becomes so many ${given.currency}; 1 keeps the numbers`}
+            inputMode="decimal"
+            value={perOne}
+            onChange={(e) => setPerOne(e.target.value)}
+          />
+        </div>
+      )}
       <div className="grid items-start gap-x-10 gap-y-4 md:grid-cols-2">
         <div className="space-y-4">
           {FIELDS.map(([field, label]) => (
@@ -182,18 +199,7 @@ function Reckoning({ settings }: { settings: Settings }) {
           ))}
         </div>
       </div>
-      {problem && <ProblemNote problem={problem} />}
-      {problem?.field === "perOne" && given.currency !== settings.currency && (
-        <div className="max-w-md">
-          <Field
-            id="perOne"
-            label={`One ${settings.currency} becomes so many ${given.currency}; 1 keeps the numbers`}
-            inputMode="decimal"
-            value={perOne}
-            onChange={(e) => setPerOne(e.target.value)}
-          />
-        </div>
-      )}
+      {problem && !asked && <ProblemNote problem={problem} />}
       {mayChange ? (
         <Button type="submit" look="lamp" className="px-6" disabled={busy}>
           Keep it

@@ -2,8 +2,10 @@ package ridgefall.e2e;
 
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -15,6 +17,7 @@ import java.util.Set;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
@@ -264,6 +267,15 @@ final class Browser implements AutoCloseable {
         open("/jobs/" + job);
         awaitStep(stepId);
         return this;
+    }
+
+    /** The same, whatever is asked there: a plan says another stretch first once it counts the minutes anew. */
+    void broughtTo(String stepId, String device, String owner, String fault) {
+        String job = product.bringIn(Walk.of(device, null).to(stepId, owner, fault));
+        takenIn.add("/jobs/" + job);
+        open("/jobs/" + job);
+        await("its footer", "document.querySelector('footer[data-pending]') !== null");
+        awaitAnswers();
     }
 
     /** Whatever it has laid on a source comes off: other journeys share the bench. */
@@ -999,6 +1011,45 @@ final class Browser implements AutoCloseable {
                     .filter(v => v.impact === 'serious' || v.impact === 'critical')
                     .map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join(' | '))));
                 """);
+    }
+
+    /** The window's inside is so large, at once and without a frame's leave. */
+    void view(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        // Drawn in the new size, what measures itself too.
+        driver.executeAsyncScript(
+                "const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 60)));");
+    }
+
+    /** What is covered or cut, as layout.js says it. */
+    @SuppressWarnings("unchecked")
+    List<String> layoutFindings() {
+        return (List<String>) driver.executeScript(LAYOUT);
+    }
+
+    /** Red, green and blue of the button that begins so. */
+    int[] backgroundOf(String button) {
+        String rgb = (String) driver.executeScript("""
+                return getComputedStyle([...document.querySelectorAll('button')]
+                    .find(one => one.textContent.trim().startsWith(arguments[0]))).backgroundColor""", button);
+        return Pattern.compile("\\d+")
+                .matcher(rgb)
+                .results()
+                .limit(3)
+                .mapToInt(one -> Integer.parseInt(one.group()))
+                .toArray();
+    }
+
+    private static final String LAYOUT = resource("/layout.js");
+
+    private static String resource(String name) {
+        try (InputStream in = Browser.class.getResourceAsStream(name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     boolean overflowsSideways() {

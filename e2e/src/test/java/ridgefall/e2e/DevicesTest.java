@@ -27,7 +27,6 @@ class DevicesTest {
         bench.awaitText(because);
         bench.agreeToTheFirstQuote("Hut warden");
         bench.awaitText("On the shelf for " + device);
-        bench.click("Take one");
         bench.awaitText("taken, put back");
         bench.goOnWhile(step -> step.startsWith("parts."));
         assertThat(bench.nextStep()).startsWith(after);

@@ -103,7 +103,7 @@ class TouchTest {
         device.awaitText("Touch proof");
     }
 
-    private static String openOnTheDevice(Browser bench) {
+    static String openOnTheDevice(Browser bench) {
         bench.clickFirstOf("Open it on the device", "Another link");
         bench.awaitText("touch.html#");
         return bench.textOf("a[href*='touch.html']");

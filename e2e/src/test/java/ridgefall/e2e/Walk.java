@@ -45,6 +45,25 @@ record Walk(List<Map<String, Object>> journal, List<String> next) {
         }
     }
 
+    /** Where the large action first asks something else: a step for each run of steps that begin alike. */
+    List<String> firstOfEachStation() {
+        List<String> first = new ArrayList<>();
+        for (String step : next) {
+            if (step == null) {
+                // Handed over: nothing is asked.
+                break;
+            }
+            String station = step.replaceFirst("[.].*", "");
+            // Functions are tried where they are asked: at the stations that stand before and after them.
+            if (!List.of("before", "open", "after").contains(station)
+                    && first.stream()
+                            .noneMatch(one -> one.replaceFirst("[.].*", "").equals(station))) {
+                first.add(step);
+            }
+        }
+        return first;
+    }
+
     boolean comesBy(String stepId) {
         return next.contains(stepId);
     }
