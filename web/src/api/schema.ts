@@ -4152,6 +4152,7 @@ export interface components {
       /** Format: date-time */
       serverTime: string;
       timers: components["schemas"]["BenchTimer"][];
+      diskLeft: string | null;
     };
     Listed: {
       id: string;

@@ -3,7 +3,14 @@ import { useLineUp } from "@/live/line";
 import { useOutbox } from "@/live/outbox";
 
 /** Says when the line or the journal is away, and what becomes of taps meanwhile. */
-export function LineNotice({ benchFailing }: { benchFailing: boolean }) {
+export function LineNotice({
+  benchFailing,
+  diskLeft,
+}: {
+  benchFailing: boolean;
+  /** What is left of the app's disk, where that is little. */
+  diskLeft: string | null;
+}) {
   const lineUp = useLineUp();
   const { taps, stuck, signedOut } = useOutbox();
   if (signedOut) {
@@ -17,7 +24,12 @@ export function LineNotice({ benchFailing }: { benchFailing: boolean }) {
     );
   }
   if (lineUp && !stuck && !benchFailing) {
-    return null;
+    return diskLeft === null ? null : (
+      <Notice>
+        The disk is nearly full: {diskLeft} left on the machine that Ridgefall runs on. Make room before
+        nothing can be recorded.
+      </Notice>
+    );
   }
   return (
     <Notice>

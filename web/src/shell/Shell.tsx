@@ -50,7 +50,10 @@ export function Shell() {
         )}
         {me && <Person me={me} />}
       </header>
-      <LineNotice benchFailing={clocks.isError || clocks.failureCount > 0} />
+      <LineNotice
+        benchFailing={clocks.isError || clocks.failureCount > 0}
+        diskLeft={clocks.data?.diskLeft ?? null}
+      />
       <PageOutlet />
     </div>
   );

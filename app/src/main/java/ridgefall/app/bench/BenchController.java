@@ -1,5 +1,6 @@
 package ridgefall.app.bench;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import ridgefall.app.bench.BenchJobs.BenchJob;
 import ridgefall.app.bench.BenchJobs.BenchTimer;
+import ridgefall.app.disk.Disk;
 import ridgefall.core.job.Station;
 
 /** The bench at a glance, read from projections only: its cost does not grow with the jobs that are done. */
@@ -20,10 +22,12 @@ class BenchController {
     private static final int MOST_FOUND = 30;
 
     private final BenchJobs jobs;
+    private final Disk disk;
     private final Clock clock;
 
-    BenchController(BenchJobs jobs, Clock clock) {
+    BenchController(BenchJobs jobs, Disk disk, Clock clock) {
         this.jobs = jobs;
+        this.disk = disk;
         this.clock = clock;
     }
 
@@ -34,8 +38,15 @@ class BenchController {
             List<BenchJob> closed,
             List<BenchJob> atHomeForAWeek) {}
 
-    /** What every screen shows of the bench, whatever else is on it. */
-    record ClocksView(Instant serverTime, List<BenchTimer> timers) {}
+    /**
+     * What every screen shows of the bench, whatever else is on it.
+     *
+     * @param diskLeft where it is little: null while there is enough
+     */
+    record ClocksView(
+            Instant serverTime,
+            List<BenchTimer> timers,
+            @Schema(nullable = true) String diskLeft) {}
 
     /** Jobs by number, owner, device or fault; by the id that a tag carries too. */
     @GetMapping("/jobs")
@@ -56,6 +67,6 @@ class BenchController {
 
     @GetMapping("/clocks")
     ClocksView clocks() {
-        return new ClocksView(clock.instant(), jobs.timers());
+        return new ClocksView(clock.instant(), jobs.timers(), disk.nearlyFull().orElse(null));
     }
 }

@@ -20,7 +20,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import ridgefall.app.book.Book;
 import ridgefall.app.job.Jobs;
 import ridgefall.app.job.Journal;
@@ -83,6 +83,7 @@ public class DemoData implements ApplicationRunner {
     private final Jobs jobs;
     private final HeatSources sources;
     private final Supplies supplies;
+    private final TransactionTemplate transactions;
 
     DemoData(
             Clock clock,
@@ -92,7 +93,8 @@ public class DemoData implements ApplicationRunner {
             Journal journal,
             Jobs jobs,
             HeatSources sources,
-            Supplies supplies) {
+            Supplies supplies,
+            TransactionTemplate transactions) {
         this.clock = clock;
         this.people = people;
         this.book = book;
@@ -101,6 +103,7 @@ public class DemoData implements ApplicationRunner {
         this.jobs = jobs;
         this.sources = sources;
         this.supplies = supplies;
+        this.transactions = transactions;
     }
 
     /** Rolls begun and whole, one nearly gone, a syringe past its day beside a good one. */
@@ -123,66 +126,98 @@ public class DemoData implements ApplicationRunner {
                 new Supply.Clamps("clamps", "Spring clamps with pads", 24, 15));
     }
 
-    /** All of it or nothing: a start that was cut short begins anew. */
+    /** In steps that each stand or fall by themselves: a start that was cut short goes on where it was. */
     @Override
-    @Transactional
     public void run(ApplicationArguments args) throws IOException {
-        if (!people.nobody()) {
+        if (people.nobody()) {
+            LOG.info("demo data: people, tools and parts");
+            String prices = new ClassPathResource("demo/price-list.csv").getContentAsString(StandardCharsets.UTF_8);
+            transactions.executeWithoutResult(step -> shop(prices));
+        } else if (jobs.any() && !jobs.there(id(1))) {
+            // Loaded by a version that gave its jobs other ids.
             return;
         }
+        List<DayJob> day = day();
+        for (int nth = 1; nth <= day.size(); nth++) {
+            if (!jobs.there(id(nth))) {
+                LOG.info("demo data: job {} of {}", nth, day.size());
+                UUID id = id(nth);
+                DayJob job = day.get(nth - 1);
+                transactions.executeWithoutResult(step -> tapped(id, job));
+            }
+        }
+    }
+
+    private static UUID id(int nth) {
+        return new UUID(0xDE30L << 48, nth);
+    }
+
+    private void shop(String prices) {
         DemoPeople.SIGN_INS.forEach(who -> people.add(who.name(), who.password(), who.role()));
         HeatSource.bench().forEach(sources::put);
         shelf().forEach(supplies::put);
-        priceLists.take(new ClassPathResource("demo/price-list.csv").getContentAsString(StandardCharsets.UTF_8));
-        job(
-                QUIRE,
-                null,
-                "Lake ferry Merrow, bridge tablet",
-                "Dropped on deck, lower corner cracked, touch dead there",
-                end(),
-                new SymptomSeen(Symptom.DEAD_TOUCH, true),
-                new FunctionTested("touch", Phase.BEFORE, Answer.FAIL, null));
-        job(QUIRE, null, "Nine Tarns hut", "Glass shattered, picture fine", at(Station.TEST));
-        job(
-                QUIRE,
-                "cellular",
-                "Lift station Upper Coombe",
-                "Crack from the camera edge, ghost touches",
-                at(Station.HEAT),
-                Stream.concat(Stream.of(new SymptomSeen(Symptom.GHOST_TOUCH, true)), BENT_AND_CRACKED.stream())
-                        .toArray(Fact[]::new));
-        job(QUIRE, null, "Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE));
-        job(
-                "marrowby-quire-8",
-                null,
-                "Hut at Long Rigg, guest book",
-                "Fell on the stove: cracked and no picture",
-                at(Station.DECIDE),
-                new SymptomSeen(Symptom.DEAD_PICTURE, true),
-                new FunctionTested("picture", Phase.BEFORE, Answer.FAIL, null),
-                new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, "no picture to touch"));
-        job(
-                "drumlin-crate-10",
-                "cellular",
-                "Piste crew Halsey Edge",
-                "Glass cracked, two clips gone",
-                at(Station.PARTS),
-                new SymptomSeen(Symptom.BROKEN_CLIP, true));
-        job(
-                "pellow-dial-41",
-                null,
-                "Skipper's watch, ferry Thorn",
-                "Glass shattered, payment still works",
-                at(Station.DECIDE),
-                new IntakeFact.FrontSeen(FrontCondition.SHATTERED));
-        // Primed before lunch, and lunch took its time.
-        job(
-                "sillery-satchel-7",
-                null,
-                "School at Ferrow, class set",
-                "Fell off a desk: cracked, touch works",
-                step -> step.id().equals("bond.held"));
-        LOG.info("demo data loaded");
+        priceLists.take(prices);
+    }
+
+    /** A device that came in, what is special about it, and the step that it has come to. */
+    private record DayJob(
+            String device, String variant, String owner, String fault, Predicate<Step> until, List<Fact> special) {}
+
+    private static DayJob job(
+            String device, String variant, String owner, String fault, Predicate<Step> until, Fact... special) {
+        return new DayJob(device, variant, owner, fault, until, List.of(special));
+    }
+
+    private static List<DayJob> day() {
+        return List.of(
+                job(
+                        QUIRE,
+                        null,
+                        "Lake ferry Merrow, bridge tablet",
+                        "Dropped on deck, lower corner cracked, touch dead there",
+                        end(),
+                        new SymptomSeen(Symptom.DEAD_TOUCH, true),
+                        new FunctionTested("touch", Phase.BEFORE, Answer.FAIL, null)),
+                job(QUIRE, null, "Nine Tarns hut", "Glass shattered, picture fine", at(Station.TEST)),
+                job(
+                        QUIRE,
+                        "cellular",
+                        "Lift station Upper Coombe",
+                        "Crack from the camera edge, ghost touches",
+                        at(Station.HEAT),
+                        Stream.concat(Stream.of(new SymptomSeen(Symptom.GHOST_TOUCH, true)), BENT_AND_CRACKED.stream())
+                                .toArray(Fact[]::new)),
+                job(QUIRE, null, "Lake ferry Sandling, ticket desk", "Cracked over the port edge", at(Station.INTAKE)),
+                job(
+                        "marrowby-quire-8",
+                        null,
+                        "Hut at Long Rigg, guest book",
+                        "Fell on the stove: cracked and no picture",
+                        at(Station.DECIDE),
+                        new SymptomSeen(Symptom.DEAD_PICTURE, true),
+                        new FunctionTested("picture", Phase.BEFORE, Answer.FAIL, null),
+                        new FunctionTested("touch", Phase.BEFORE, Answer.CANNOT_TEST, "no picture to touch")),
+                job(
+                        "drumlin-crate-10",
+                        "cellular",
+                        "Piste crew Halsey Edge",
+                        "Glass cracked, two clips gone",
+                        at(Station.PARTS),
+                        new SymptomSeen(Symptom.BROKEN_CLIP, true)),
+                job(
+                        "pellow-dial-41",
+                        null,
+                        "Skipper's watch, ferry Thorn",
+                        "Glass shattered, payment still works",
+                        at(Station.DECIDE),
+                        new IntakeFact.FrontSeen(FrontCondition.SHATTERED)),
+                // Primed before lunch, and lunch took its time.
+                job(
+                        "sillery-satchel-7",
+                        null,
+                        "School at Ferrow, class set",
+                        "Fell off a desk: cracked, touch works",
+                        step -> step.id().equals("bond.held")));
     }
 
     private static Predicate<Step> at(Station station) {
@@ -197,22 +232,24 @@ public class DemoData implements ApplicationRunner {
      * Takes a job in, notes what is special about it, and taps what comes next until a step is reached: two hours ago, without
      * haste, and what is warmed stays on its source until it is warm.
      */
-    private void job(
-            String device, String variant, String owner, String fault, Predicate<Step> until, Fact... special) {
-        DeviceProfile profile = book.newest(device, variant);
-        UUID id = UUID.randomUUID();
+    private void tapped(UUID id, DayJob job) {
+        DeviceProfile profile = book.newest(job.device, job.variant);
         Instant now = clock.instant().minus(DAY_BEGAN);
         require(journal.open(
-                id, now, new IntakeFact.JobOpened(device, profile.version(), variant, owner, fault), null, ANSA));
-        List<Fact> first = new ArrayList<>(List.of(special));
+                id,
+                now,
+                new IntakeFact.JobOpened(job.device, profile.version(), job.variant, job.owner, job.fault),
+                null,
+                ANSA));
+        List<Fact> first = new ArrayList<>(job.special);
         while (true) {
             now = now.plusSeconds(BETWEEN_TAPS_S);
             Course course = jobs.course(id).at(now);
             Optional<Step> next = course.next();
-            if (next.isEmpty() || first.isEmpty() && until.test(next.get())) {
+            if (next.isEmpty() || first.isEmpty() && job.until.test(next.get())) {
                 return;
             }
-            Fact fact = first.isEmpty() ? filled(next.get().choices().get(0).fact(), owner) : first.remove(0);
+            Fact fact = first.isEmpty() ? filled(next.get().choices().get(0).fact(), job.owner) : first.remove(0);
             now = now.plusSeconds(untilWarm(fact, course));
             require(journal.append(
                     id, new Journal.Command(UUID.randomUUID(), course.state().seq(), now, fact), ANSA));

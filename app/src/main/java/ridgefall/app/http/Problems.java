@@ -100,7 +100,7 @@ public class Problems extends ResponseEntityExceptionHandler {
             return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                     .header(HttpHeaders.RETRY_AFTER, "2")
                     .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-                    .body(databaseAway());
+                    .body(sqlState(e).equals(DISK_FULL) ? diskFull() : databaseAway());
         }
         String state = sqlState(e);
         return state.startsWith(DATA_EXCEPTION)
@@ -133,6 +133,18 @@ public class Problems extends ResponseEntityExceptionHandler {
                 "Something broke here",
                 "This is our fault. Nothing was changed.",
                 Map.of()));
+    }
+
+    /** PostgreSQL: no room left. */
+    private static final String DISK_FULL = "53100";
+
+    private static ProblemDetail diskFull() {
+        return Problem.detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "The disk is full",
+                "Nothing can be recorded until there is room on the machine that Ridgefall runs on; what you entered is kept"
+                        + " and sent again",
+                Map.of());
     }
 
     static ProblemDetail databaseAway() {

@@ -129,4 +129,16 @@ public class Jobs {
             known.put(jobId, one);
         }
     }
+
+    /** Whether there is one by this id. */
+    public boolean there(UUID jobId) {
+        return written(jobId).isPresent();
+    }
+
+    /** Whether there is one at all. */
+    public boolean any() {
+        return jdbc.sql("select exists (select 1 from job)")
+                .query(Boolean.class)
+                .single();
+    }
 }
