@@ -232,7 +232,7 @@ function Lamp({
       </span>
       {below && below.length <= IN_ONE && words.length <= LONG && (
         <span
-          className={clsx("block text-[0.95rem] leading-tight", below.length > IN_HALF && "max-lg:hidden")}
+          className={clsx("block text-[0.95rem] leading-tight", below.length > IN_HALF && "max-xl:hidden")}
         >
           {below}
         </span>
@@ -379,14 +379,31 @@ function Taking({
           )}
           role="timer"
         >
-          <span className={clsx("digits text-5xl font-bold", step.choices.length < 3 && "lg:text-7xl")}>
+          <span
+            className={clsx(
+              "digits text-4xl font-bold lg:text-5xl",
+              step.choices.length < 3 && "xl:text-7xl",
+            )}
+          >
             {clockWords(left)}
           </span>
-          <span className="text-xl leading-tight">
-            <span className={clsx("line-clamp-2", title.length <= LONG && "lg:text-2xl")}>{title}</span>
+          <span
+            className={clsx(
+              "min-w-0 leading-tight",
+              title.length > IN_HALF ? "text-base lg:text-lg" : "text-xl",
+            )}
+          >
+            <span
+              className={clsx(
+                title.length <= LONG && "lg:text-2xl",
+                title.length > IN_HALF ? "line-clamp-4 max-xl:hidden" : "line-clamp-4",
+              )}
+            >
+              {title}
+            </span>
             {off && <strong className="block lg:text-3xl">Off now: it is past its limit</strong>}
-            {hint && !off && (
-              <small className="hidden text-base text-deep-quiet lg:line-clamp-2">{hint}</small>
+            {hint && !off && hint.length + title.length <= IN_ONE && (
+              <small className="hidden text-base text-deep-quiet xl:block">{hint}</small>
             )}
           </span>
         </div>

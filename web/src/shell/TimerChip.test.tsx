@@ -47,23 +47,23 @@ describe("a running timer in the shell", () => {
 
   it("says what for, for which job and how long still, and leads there", () => {
     const chip = show("NONE", 30);
-    expect(chip).toHaveTextContent("3:30Dryingjob 7");
+    expect(chip).toHaveTextContent("3:30Drying, job 7");
     expect(chip).toHaveAttribute("href", "/jobs/job-7");
   });
 
   it("counts on once it is over, and says so in words", () => {
-    expect(show("NONE", 252)).toHaveTextContent("+0:12Drying: overjob 7");
+    expect(show("NONE", 252)).toHaveTextContent("+0:12Drying: over, job 7");
   });
 
   it("says of a soak what the forecast says of now", () => {
     shown.forecast = { moments: SOON };
-    expect(show("RISING", 100)).toHaveTextContent("2:20Soakingjob 7");
-    expect(show("RISING", 190)).toHaveTextContent("0:50Bond readyjob 7");
-    expect(show("RISING", 235)).toHaveTextContent("0:05Off nowjob 7");
+    expect(show("RISING", 100)).toHaveTextContent("2:20Soaking, job 7");
+    expect(show("RISING", 190)).toHaveTextContent("0:50Bond ready, job 7");
+    expect(show("RISING", 235)).toHaveTextContent("0:05Off now, job 7");
   });
 
   it("says to take it off rather than that the time is over", () => {
     shown.forecast = { moments: SOON };
-    expect(show("RISING", 260)).toHaveTextContent("+0:20Off nowjob 7");
+    expect(show("RISING", 260)).toHaveTextContent("+0:20Off now, job 7");
   });
 });

@@ -32,12 +32,9 @@ function Chip({ timer, words, urgent = false }: { timer: Timer; words: string; u
       )}
     >
       <span className="digits text-xl font-semibold lg:text-2xl">{clockWords(left)}</span>
-      <span className="min-w-0 text-[0.8rem] leading-tight">
-        <span className="block truncate">
-          {words}
-          {left <= 0 && !urgent && <span className="sr-only">: over</span>}
-        </span>
-        <span className="block">job {timer.jobNumber}</span>
+      <span className="line-clamp-3 min-w-0 text-[0.78rem] leading-[1.1]">
+        {words}
+        {left <= 0 && !urgent && <span className="sr-only">: over</span>}, job {timer.jobNumber}
       </span>
     </Link>
   );

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Random;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,6 +19,9 @@ import ridgefall.e2e.RunningProduct.Visit;
 @Order(2)
 class SlowLineTest {
     private static final int HITS = Integer.getInteger("ridgefall.hits", 30);
+
+    /** Hits of a whole job: what is opened by mistake is closed again. */
+    private static final int WHOLE = Integer.getInteger("ridgefall.whole", 500);
 
     private static void hits(Browser bench, long seed) {
         Random random = new Random(seed);
@@ -49,6 +53,30 @@ class SlowLineTest {
         TapWatch watch = bench.watchTaps();
         bench.slowLine(2500);
         hits(bench, 35);
+        bench.slowLine(0);
+        bench.awaitAnswers();
+        everyAnswerWasToAQuestionThatStood(watch);
+    }
+
+    /**
+     * A whole job, from taking it in until it is handed over, by a hand that does not look. What went wrong on the way leads somewhere, and is
+     * hit at too; where it ends before its end is another one's finding. Minutes each: {@code ./ridgefall bench} runs them.
+     */
+    @Tag("kills")
+    @ParameterizedTest
+    @CsvSource({
+        "Marrowby Quire 11, 0, 41", "Pellow Dial 41, 0, 42", "Drumlin Crate 10, 0, 43",
+        "Marrowby Quire 11, 2500, 44", "Pellow Dial 41, 2500, 45", "Drumlin Crate 10, 2500, 46"
+    })
+    void overAWholeJobOnlyWhatWasAskedIsRecorded(String device, int delayMs, long seed, Visit visit) {
+        Browser bench = visit.browser().asAnsa().takenTo("intake.front", device, "Whole hut", "cracked");
+        TapWatch watch = bench.watchTaps();
+        bench.slowLine(delayMs);
+        Random random = new Random(seed);
+        for (int i = 0; i < WHOLE && !bench.text().contains("Handed over. Open the record"); i++) {
+            bench.hit(random);
+            LockSupport.parkNanos(Duration.ofMillis(80 + random.nextInt(620)).toNanos());
+        }
         bench.slowLine(0);
         bench.awaitAnswers();
         everyAnswerWasToAQuestionThatStood(watch);
