@@ -124,7 +124,8 @@ class DecideController {
     @GetMapping("/api/jobs/{jobId}/decide")
     DecideView decide(@PathVariable UUID jobId, @AuthenticationPrincipal SignedIn who) {
         Course course = jobs.course(jobId);
-        Decision decision = decision(course);
+        List<Row> rows = fitting(course);
+        Decision decision = decision(course, rows);
         Set<Symptom> seen = decision.symptoms();
         Optional<DecideFact.RepairAgreed> agreed =
                 DecideState.of(course.state()).repair();
@@ -137,7 +138,7 @@ class DecideController {
                                 ChoiceView.of(IntakeStation.turn(s, seen.contains(s)), who.role())))
                         .toList(),
                 decision.options().stream()
-                        .map(option -> view(option, course, who.role()))
+                        .map(option -> view(option, course, rows, who.role()))
                         .toList(),
                 decision.notes(),
                 new WorthView(
@@ -162,7 +163,7 @@ class DecideController {
     ResponseEntity<byte[]> quote(@PathVariable UUID jobId, @RequestParam String repairId, @RequestParam Grade grade) {
         Jobs.Job job = jobs.job(jobId);
         Course course = job.course();
-        Option option = decision(course).options().stream()
+        Option option = decision(course, fitting(course)).options().stream()
                 .filter(o -> o.repair().id().equals(repairId))
                 .findFirst()
                 .orElseThrow(() -> new NotAllowed("repairId", repairId, "a repair of this device"));
@@ -184,22 +185,28 @@ class DecideController {
     }
 
     /** What of it lies on the shelf; the rest is ordered. */
-    private List<Piece> pieces(Quote quote) {
+    private static List<Piece> pieces(Quote quote, List<Row> rows) {
         return quote.offers().stream()
                 .filter(offer -> offer.inStock() > 0)
-                .flatMap(offer -> stock.byId(offer.stockId()).stream())
+                .flatMap(offer -> rows.stream().filter(row -> row.id().equals(offer.stockId())))
                 .map(Row::piece)
                 .toList();
     }
 
-    private Decision decision(Course course) {
+    private List<Row> fitting(Course course) {
+        return stock.fitting(course.profile().id(), course.profile().variantId());
+    }
+
+    private Decision decision(Course course, List<Row> rows) {
         Terms terms = shop.settings().terms();
         // What this job has taken already is free for it.
         Map<UUID, PartReserved> own = PartsState.of(course.state()).reserved();
         return Diagnosis.decide(
                 course.profile(),
                 course.state(),
-                stock.offers(course.profile().id(), course.profile().variantId(), terms.currency()).stream()
+                rows.stream()
+                        .filter(row -> row.currency().equals(terms.currency()))
+                        .map(Row::offer)
                         .map(offer -> own.containsKey(offer.stockId()) ? offer.oneMore() : offer)
                         .toList(),
                 outcomes.of(course.profile().id()),
@@ -207,7 +214,7 @@ class DecideController {
                 DecideState.of(course.state()).replacement().orElse(null));
     }
 
-    private OptionView view(Option option, Course course, Role role) {
+    private OptionView view(Option option, Course course, List<Row> rows, Role role) {
         return new OptionView(
                 option.repair().id(),
                 option.repair().words(),
@@ -215,7 +222,7 @@ class DecideController {
                 option.because(),
                 option.repair().parts().stream().map(PartKind::words).toList(),
                 option.quotes().stream()
-                        .map(quote -> view(option, quote, course, role))
+                        .map(quote -> view(option, quote, course, rows, role))
                         .toList(),
                 option.fates().stream()
                         .map(line -> new FateView(
@@ -224,7 +231,7 @@ class DecideController {
                 option.oldFront());
     }
 
-    private QuoteView view(Option option, Quote quote, Course course, Role role) {
+    private QuoteView view(Option option, Quote quote, Course course, List<Row> rows, Role role) {
         String price = quote.total().amount().toPlainString();
         return new QuoteView(
                 quote.grade(),
@@ -249,7 +256,7 @@ class DecideController {
                                         quote.total().amount(),
                                         quote.total().currency(),
                                         "?",
-                                        pieces(quote)),
+                                        pieces(quote, rows)),
                                 new Ask(
                                         "price",
                                         "Price agreed, " + quote.total().currency(),

@@ -48,6 +48,10 @@ public class Problems extends ResponseEntityExceptionHandler {
     private static final List<String> AWAY = List.of("08", "53", "57", "40", "55", "58");
 
     private static final String DATA_EXCEPTION = "22";
+
+    /** No room left. */
+    private static final String DISK_FULL = "53100";
+
     private static final Pattern REFUSED_VALUE = Pattern.compile("value \\(\"?(.*?)\"?\\)");
     private static final Pattern REFUSED_TOKEN = Pattern.compile("token `JsonToken\\.(\\w+)`");
     private static final Map<String, String> TOKENS = Map.of(
@@ -134,9 +138,6 @@ public class Problems extends ResponseEntityExceptionHandler {
                 "This is our fault. Nothing was changed.",
                 Map.of()));
     }
-
-    /** PostgreSQL: no room left. */
-    private static final String DISK_FULL = "53100";
 
     private static ProblemDetail diskFull() {
         return Problem.detail(

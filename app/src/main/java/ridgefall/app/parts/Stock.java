@@ -82,7 +82,7 @@ public class Stock implements Shelf, Priced {
             return new Piece(id, kind, grade, words(), brings);
         }
 
-        Offer offer() {
+        public Offer offer() {
             return new Offer(id, kind, grade, supplier, new Money(price, currency), brings, free);
         }
     }
@@ -120,13 +120,6 @@ public class Stock implements Shelf, Priced {
                 .list();
     }
 
-    public List<Offer> offers(String deviceId, String variantId, String currency) {
-        return fitting(deviceId, variantId).stream()
-                .filter(row -> row.currency().equals(currency))
-                .map(Row::offer)
-                .toList();
-    }
-
     @Override
     public List<Lying> lying(DeviceProfile profile) {
         return fitting(profile.id(), profile.variantId()).stream()
@@ -153,7 +146,7 @@ public class Stock implements Shelf, Priced {
         return byId(id);
     }
 
-    public Optional<Row> byId(UUID id) {
+    Optional<Row> byId(UUID id) {
         return jdbc.sql(SELECT + "where s.id = :id")
                 .param("id", id)
                 .query(Stock::row)

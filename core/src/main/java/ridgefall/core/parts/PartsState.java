@@ -80,6 +80,14 @@ public record PartsState(
         return now;
     }
 
+    /** Whether agreeing to these would put a piece that the job has back on the shelf. */
+    public boolean givesBack(List<Piece> pieces) {
+        return pieces.stream()
+                .anyMatch(piece -> reserved.values().stream()
+                        .anyMatch(part ->
+                                part.kind() == piece.kind() && !part.stockId().equals(piece.stockId())));
+    }
+
     PartsState with(PartReserved part) {
         return new PartsState(Fold.plus(reserved, part.stockId(), part), ordered, arrived, bad, agreedAfterAll);
     }

@@ -10,6 +10,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.DamageFact;
+import ridgefall.core.decide.DecideFact;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.heat.HeatFact;
@@ -31,6 +32,7 @@ import ridgefall.core.job.Step.Choice;
 import ridgefall.core.job.TimerKind;
 import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsFact;
+import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
@@ -381,7 +383,9 @@ public final class SeparateStation implements StationRoom {
         } else if (!SeparateState.of(state).frontOpened()) {
             return List.of();
         } else if (earlier instanceof PartsFact.PartReturned
-                && DecideState.of(state).notWorthIt().isEmpty()) {
+                        && DecideState.of(state).notWorthIt().isEmpty()
+                || earlier instanceof DecideFact.RepairAgreed agreed
+                        && PartsState.of(state).givesBack(agreed.pieces())) {
             return List.of(Hold.firm(
                     "parts.open",
                     Station.PARTS,

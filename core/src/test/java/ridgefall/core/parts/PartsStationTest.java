@@ -184,6 +184,25 @@ class PartsStationTest {
         assertThat(PartsState.of(journey.course().state()).reserved()).containsOnlyKeys(other.stockId());
     }
 
+    /** What is in the device does not lie on the shelf again because another quote was agreed. */
+    @Test
+    void withTheFrontOpenNoQuotePutsThePartBackOnTheShelf() {
+        Piece kept = lying(2, Grade.REFURBISHED_ORIGINAL, 1).piece();
+        Journey journey = with(Grade.REFURBISHED_ORIGINAL, List.of(kept)).append(new FrontOpened());
+        String repair = journey.course().profile().document().repairs().get(0).id();
+        Piece other = lying(1, Grade.PREMIUM_COPY, 1).piece();
+        assertThat(journey.holds(new RepairAgreed(
+                        repair, Grade.PREMIUM_COPY, new BigDecimal("70"), "EUR", "Owner", List.of(other))))
+                .extracting(Hold::id)
+                .contains("parts.open");
+        for (List<Piece> same : List.of(List.of(kept), List.<Piece>of())) {
+            assertThat(journey.holds(new RepairAgreed(
+                            repair, Grade.REFURBISHED_ORIGINAL, new BigDecimal("70"), "EUR", "Owner", same)))
+                    .extracting(Hold::id)
+                    .doesNotContain("parts.open");
+        }
+    }
+
     @Test
     void whoeverOrdersWhatLiesOnTheShelfIsAskedWhy() {
         Journey journey = with(Grade.REFURBISHED_ORIGINAL, List.of(), lying(2, Grade.REFURBISHED_ORIGINAL, 3));
