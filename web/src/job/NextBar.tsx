@@ -378,6 +378,7 @@ function Taking({
             off ? "border-alarm bg-alarm text-on-alarm" : "border-lamp",
           )}
           role="timer"
+          data-waits={step.id}
         >
           <span
             className={clsx(

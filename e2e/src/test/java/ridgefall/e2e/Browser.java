@@ -587,6 +587,19 @@ final class Browser implements AutoCloseable {
         }
     }
 
+    /** What was refused is given anew, as the refusal says: for the next press. */
+    private void fillAllowed(Random random) {
+        driver.executeScript("""
+                const range = /allowed:.*?(-?[\\d.]+) to (-?[\\d.]+)/.exec(
+                    document.querySelector('[role=dialog] [role=alert]')?.innerText ?? '');
+                const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+                for (const input of range ? document.querySelectorAll('[role=dialog] [inputmode=decimal]') : []) {
+                  set.call(input, (+range[1] + arguments[0] * (range[2] - range[1])).toFixed(2));
+                  input.dispatchEvent(new Event('input', {bubbles: true}));
+                }
+                """, random.nextDouble());
+    }
+
     /** A key of the workspace. */
     void tap(CharSequence key) {
         readFirst();
@@ -952,6 +965,7 @@ final class Browser implements AutoCloseable {
     void hit(Random random) {
         if (!driver.findElements(By.cssSelector("[role=dialog] form")).isEmpty()) {
             fillDialog();
+            fillAllowed(random);
             return;
         }
         if (!driver.findElements(By.cssSelector("[role=dialog]")).isEmpty()) {

@@ -4,8 +4,8 @@ import java.util.List;
 import org.openqa.selenium.JavascriptExecutor;
 
 /**
- * What a page keeps to be sent, from now on: of every tap which question it answers, which one was in sight, and how long that had
- * stood there; and whatever is refused.
+ * What a page keeps to be sent, from now on: of every tap which question it answers, which one was in sight, and how long that, or
+ * the dialog that asks for more of it, had stood there; and whatever is refused.
  */
 final class TapWatch {
     private static final String WATCH = """
@@ -13,8 +13,10 @@ final class TapWatch {
             const seen = window.seen = {taps: [], refused: [], asked: '', since: performance.now()};
             const known = new Set();
             const look = () => {
-              const large = document.querySelector('[data-next]');
-              const asked = large ? large.dataset.next + '|' + large.innerText : '';
+              const large = document.querySelector('[data-next], [data-waits]');
+              const dialog = document.querySelector('[role=dialog] h2');
+              const words = dialog ?? (large?.dataset.next ? large : undefined);
+              const asked = large ? (large.dataset.next ?? large.dataset.waits) + '|' + (words?.innerText ?? '') : '';
               if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
               const refused = document.querySelector('[data-refused]')?.innerText;
               if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);

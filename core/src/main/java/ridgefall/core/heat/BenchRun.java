@@ -174,16 +174,12 @@ public final class BenchRun implements Bench {
 
     @Override
     public double bondC(double positionMm) {
-        return device.roomC() + ring.bond(state, device.pieces().at(positionMm));
+        return device.roomC() + device.pieces().between(positionMm).of(piece -> ring.bond(state, piece));
     }
 
     @Override
     public double bondC(EdgeInterval where) {
-        double coldest = Double.POSITIVE_INFINITY;
-        for (int piece : device.pieces().on(where)) {
-            coldest = Math.min(coldest, ring.bond(state, piece));
-        }
-        return device.roomC() + coldest;
+        return device.roomC() + device.pieces().on(where).coldest(piece -> ring.bond(state, piece));
     }
 
     @Override

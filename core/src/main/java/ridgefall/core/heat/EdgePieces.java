@@ -1,7 +1,9 @@
 package ridgefall.core.heat;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import ridgefall.core.edge.EdgeInterval;
 import ridgefall.core.edge.EdgeLine;
@@ -21,6 +23,9 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
 
     /** Share of the heat along the glass that still gets across cracks; an estimate. */
     private static final double ACROSS_CRACKS = 0.3;
+
+    /** How far inside its ends a stretch is still meant to be warm all through. */
+    private static final double INSIDE_END_MM = 2.5;
 
     private static final int LEAST = 12;
     private static final int MOST = 160;
@@ -123,12 +128,54 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
         return pieces.stream().mapToDouble(p -> p.cracked() ? ACROSS_CRACKS : 1).toArray();
     }
 
-    /** The pieces of a stretch; where all are longer than it, the one in its middle. */
-    int[] on(EdgeInterval stretch) {
+    /**
+     * What is meant to get warm: the pieces of it; and where it is a stretch, a point just inside each of its ends, where it is
+     * coldest. The middles of long pieces do not know that.
+     */
+    record Warmed(int[] pieces, List<Between> ends) {
+        /** @param ofPiece what the middle of a piece has */
+        double coldest(IntToDoubleFunction ofPiece) {
+            double coldest = Double.POSITIVE_INFINITY;
+            for (int piece : pieces) {
+                coldest = Math.min(coldest, ofPiece.applyAsDouble(piece));
+            }
+            for (Between end : ends) {
+                coldest = Math.min(coldest, end.of(ofPiece));
+            }
+            return coldest;
+        }
+
+        boolean has(int piece) {
+            return Arrays.stream(pieces).anyMatch(p -> p == piece);
+        }
+    }
+
+    /** A point of the edge by the pieces whose middles it lies between, and the share of the way to the second. */
+    record Between(int before, int after, double share) {
+        double of(IntToDoubleFunction ofPiece) {
+            return (1 - share) * ofPiece.applyAsDouble(before) + share * ofPiece.applyAsDouble(after);
+        }
+    }
+
+    Between between(double positionMm) {
+        double pieceMm = turn.lengthMm() / count();
+        double at = turn.wrap(positionMm - pieceMm / 2) / pieceMm;
+        int before = (int) at % count();
+        return new Between(before, (before + 1) % count(), at - (int) at);
+    }
+
+    Warmed all() {
+        return new Warmed(IntStream.range(0, count()).toArray(), List.of());
+    }
+
+    Warmed on(EdgeInterval stretch) {
         int[] on = IntStream.range(0, count())
                 .filter(i -> turn.contains(stretch, pieces.get(i).middleMm()))
                 .toArray();
-        return on.length > 0 ? on : new int[] {at(turn.middle(stretch))};
+        double inside = Math.min(INSIDE_END_MM, stretch.lengthMm() / 2);
+        return new Warmed(
+                on,
+                List.of(between(stretch.fromMm() + inside), between(stretch.fromMm() + stretch.lengthMm() - inside)));
     }
 
     /** The piece at a position. */

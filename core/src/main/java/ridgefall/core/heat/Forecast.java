@@ -36,7 +36,7 @@ public record Forecast(
         List<Point> curve,
         List<Stretch> stretches) {
     /** Benches behind it: more than behind a plan, as some will be found not to agree. */
-    static final int BENCHES = 64;
+    static final int BENCHES = 128;
 
     private static final double PICK_SIGMA_K = 3;
     /** A pick test is never quite certain. */
@@ -87,7 +87,7 @@ public record Forecast(
         private final HeatedDevice device;
         private final Soak last;
         private final List<Measured> measured;
-        private final int[] targets;
+        private final EdgePieces.Warmed targets;
         private final List<Timeline.Passage> benches;
         private final double[] weights;
 

@@ -19,7 +19,7 @@ import ridgefall.core.units.NotAllowed;
  */
 public final class HeatPlanner {
     /** Benches behind a plan that someone acts on. */
-    public static final int FULL = 32;
+    public static final int FULL = 128;
     /** Benches behind a first look. */
     public static final int QUICK = 8;
 

@@ -77,14 +77,8 @@ final class Meeting {
         this.spot = source.kind().air() ? spots(steps) : null;
     }
 
-    /** The pieces that are meant to get warm. */
-    int[] targets() {
-        if (stretch != null) {
-            return pieces.on(stretch);
-        }
-        int[] all = new int[pieces.count()];
-        Arrays.setAll(all, i -> i);
-        return all;
+    EdgePieces.Warmed targets() {
+        return stretch == null ? pieces.all() : pieces.on(stretch);
     }
 
     /** How often the same is done to one stretch after the other. */

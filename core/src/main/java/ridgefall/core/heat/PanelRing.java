@@ -164,11 +164,24 @@ final class PanelRing implements HeatRing {
 
     /** Over the border or inboard of it. */
     private double hottestGlass(double[] state, int piece) {
-        double hottest = glass(state, piece);
+        double hottest = hottest(state, 0, piece);
         for (int strip = 0; strip < PanelNetwork.STRIPS; strip++) {
-            hottest = Math.max(hottest, state[stripsAt() + strip * PanelNetwork.STRIP * net.pieces + piece]);
+            hottest = Math.max(hottest, hottest(state, stripsAt() + strip * PanelNetwork.STRIP * net.pieces, piece));
         }
         return hottest;
+    }
+
+    /** Within a piece, by the parabola through its middle and its neighbours': air over a stretch is hottest between long pieces. */
+    private double hottest(double[] state, int row, int piece) {
+        int n = net.pieces;
+        double here = state[row + piece];
+        double before = state[row + (piece == 0 ? n : piece) - 1];
+        double after = state[row + (piece == n - 1 ? 0 : piece + 1)];
+        if (before > here || after > here) {
+            return here;
+        }
+        double curved = 2 * here - before - after;
+        return curved > 0 ? here + (after - before) * (after - before) / (8 * curved) : here;
     }
 
     /**
@@ -215,15 +228,15 @@ final class PanelRing implements HeatRing {
 
     @Override
     public double display(double[] state) {
-        return hottest(state, net.displayFrom, DISPLAY);
+        return hottestOfCentre(state, net.displayFrom, DISPLAY);
     }
 
     @Override
     public double battery(double[] state) {
-        return hottest(state, net.batteryFrom, BATTERY);
+        return hottestOfCentre(state, net.batteryFrom, BATTERY);
     }
 
-    private double hottest(double[] state, int from, int count) {
+    private double hottestOfCentre(double[] state, int from, int count) {
         int first = centreAt() + from;
         double hottest = state[first];
         for (int k = 1; k < count; k++) {

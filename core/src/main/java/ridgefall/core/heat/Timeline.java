@@ -3,7 +3,6 @@ package ridgefall.core.heat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -175,7 +174,7 @@ record Timeline(
         double[][] bondC = new double[steps + 1][];
         double[] frameC = new double[steps + 1];
         double[] glassC = new double[steps + 1];
-        int[] targets = targets();
+        EdgePieces.Warmed targets = targets();
         boolean blown = on().source().kind().air();
         int[] step = {0};
         HeatRing.Observer noting = (seconds, state) -> {
@@ -183,11 +182,7 @@ record Timeline(
             bondC[i] = IntStream.range(0, ring.pieces())
                     .mapToDouble(piece -> device.roomC() + ring.bond(state, piece))
                     .toArray();
-            frameC[i] = device.roomC()
-                    + Arrays.stream(targets)
-                            .mapToDouble(piece -> ring.rim(state, piece))
-                            .min()
-                            .orElseThrow();
+            frameC[i] = device.roomC() + targets.coldest(piece -> ring.rim(state, piece));
             glassC[i] =
                     device.roomC() + (blown ? ring.hottestGlass(state) : mean(ring, piece -> ring.glass(state, piece)));
         };
@@ -208,8 +203,8 @@ record Timeline(
         return IntStream.range(0, ring.pieces()).mapToDouble(ofPiece).average().orElseThrow();
     }
 
-    /** The pieces that are meant to get warm in the last soak. */
-    int[] targets() {
+    /** What is meant to get warm in the last soak. */
+    EdgePieces.Warmed targets() {
         Phase on = on();
         return new Meeting(device, on.source(), on.setup(), STEP_S, 1).targets();
     }
@@ -237,12 +232,8 @@ record Timeline(
      * @param glassC mean over the border; under air where it is hottest, which is what a hand reads
      */
     record Passage(double[][] bondC, double[] frameC, double[] glassC, Latest.Course course) {
-        double coldestC(int step, int[] pieces) {
-            double coldest = Double.POSITIVE_INFINITY;
-            for (int piece : pieces) {
-                coldest = Math.min(coldest, bondC[step][piece]);
-            }
-            return coldest;
+        double coldestC(int step, EdgePieces.Warmed warmed) {
+            return warmed.coldest(piece -> bondC[step][piece]);
         }
 
         /** Between the steps too. */

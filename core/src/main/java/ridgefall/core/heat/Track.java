@@ -24,7 +24,7 @@ record Track(
     static final int SNAPSHOT = 8;
 
     /** How a run is looked at. */
-    record Look(HeatRing ring, int[] targets, int dwells, boolean air, boolean plasticBezel) {
+    record Look(HeatRing ring, EdgePieces.Warmed targets, int dwells, boolean air, boolean plasticBezel) {
         /** From the end of one dwell to the next: the cut between them. */
         private static final double CUT_S = 45;
 
@@ -63,12 +63,6 @@ record Track(
         }
 
         private void note(Track track, int i, double[] state) {
-            double bond = Double.POSITIVE_INFINITY;
-            double rim = Double.POSITIVE_INFINITY;
-            for (int piece : targets) {
-                bond = Math.min(bond, ring.bond(state, piece));
-                rim = Math.min(rim, ring.rim(state, piece));
-            }
             double edge = 0;
             double bezel = 0;
             for (int piece = 0; piece < ring.pieces(); piece++) {
@@ -76,8 +70,8 @@ record Track(
                 bezel = Math.max(bezel, plasticBezel ? ring.glass(state, piece) : ring.rim(state, piece));
             }
             double before = beforeK(state, i * track.stepS);
-            track.bond[i] = bond;
-            track.rim[i] = rim;
+            track.bond[i] = targets.coldest(piece -> ring.bond(state, piece));
+            track.rim[i] = targets.coldest(piece -> ring.rim(state, piece));
             track.battery[i] = peak(track.battery, i, before + ring.battery(state));
             track.display[i] = peak(track.display, i, before + Math.max(ring.display(state), edge));
             track.plastics[i] = peak(track.plastics, i, before + bezel);

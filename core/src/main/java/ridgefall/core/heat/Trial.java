@@ -293,7 +293,7 @@ final class Trial {
                             Benches.crossing(warming[i], workable),
                             Benches.staysAbove(cooling[i], (coldC() - benches.roomC) / rise),
                             heldBack(piece),
-                            Arrays.stream(benches.meeting.targets()).anyMatch(t -> t == i));
+                            benches.meeting.targets().has(i));
                 })
                 .toList();
     }
@@ -328,7 +328,7 @@ final class Trial {
     private String coldest() {
         List<Stretch> stretches = stretches();
         int coldest = IntStream.range(0, stretches.size())
-                .filter(i -> Arrays.stream(benches.meeting.targets()).anyMatch(t -> t == i))
+                .filter(i -> benches.meeting.targets().has(i))
                 .reduce((a, b) ->
                         stretches.get(a).bondAtPullC() <= stretches.get(b).bondAtPullC() ? a : b)
                 .orElse(0);

@@ -171,7 +171,7 @@ class BenchRunTest {
             Timeline timeline = Timeline.of(question, List.of(told));
             Timeline.Passage curve = timeline.pass(
                     known -> Knowledge.of(known, question.profile().id()).scores(new double[Unknown.count()]));
-            int[] top = timeline.device().pieces().on(TOP);
+            EdgePieces.Warmed top = timeline.device().pieces().on(TOP);
             for (int seconds : new int[] {90, 140, 240, 300}) {
                 assertThat(BenchRun.asOf(question, List.of(told), AT.plusSeconds(seconds))
                                 .bondC(TOP))
