@@ -12,6 +12,7 @@ import { Button } from "@/ui/Button";
 import { HoldPanel } from "./HoldPanel";
 import { JoinPanel } from "./JoinPanel";
 import { Section } from "./Section";
+import { Awaited } from "@/ui/Awaited";
 
 type Plan = Schemas["PlanView"];
 type Bond = Schemas["BondView"];
@@ -53,7 +54,7 @@ function LedgePanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     onView,
   });
   if (!data) {
-    return <p className="text-xl">Reckoning what will hold it …</p>;
+    return <Awaited words="Reckoning what will hold it" />;
   }
   if (data.held === null && data.ways.length > 0 && data.plans.length === 0 && asked(job)) {
     return <HoldPanel bond={data} />;

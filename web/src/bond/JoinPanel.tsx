@@ -13,6 +13,7 @@ import { Button } from "@/ui/Button";
 import { Facts } from "@/ui/Facts";
 import { FilmPanel } from "./FilmPanel";
 import { reachAt } from "./reach";
+import { Awaited } from "@/ui/Awaited";
 
 type Join = Schemas["JoinView"];
 
@@ -33,7 +34,7 @@ export function JoinPanel({ job, record, view, onView }: PanelProps) {
     refetchInterval: ({ state }) => (state.data?.lampMwPerCm2 === null ? OFTEN_MS : false),
   });
   if (!edge || !join) {
-    return <p className="text-xl">Reckoning the liquid …</p>;
+    return <Awaited words="Reckoning the liquid" />;
   }
   if (join.with === "FILM" && join.film) {
     return <FilmPanel film={join.film} units={units} />;

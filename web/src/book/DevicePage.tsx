@@ -217,20 +217,25 @@ function DeviceEditor({ detail }: { detail: Detail }) {
               role="tab"
               aria-selected={one.id === shown?.id}
               className={clsx(
-                "min-h-11 px-3",
+                "relative min-h-11 px-3",
                 one.id === shown?.id ? "bg-ink text-sheet" : "hover:bg-sheet",
                 wrong > 0 && one.id !== shown?.id && "text-alarm",
               )}
               onClick={() => setSection(one.id)}
             >
               {one.words}
-              {wrong > 0 && ` · ${wrong} wrong`}
+              {wrong > 0 && (
+                <span className="digits absolute top-0 right-0 rounded-bl bg-alarm px-1 text-xs text-on-alarm">
+                  {wrong}
+                  <span className="sr-only"> wrong</span>
+                </span>
+              )}
             </button>
           );
         })}
       </div>
       {problem && <ProblemNote problem={problem} />}
-      <Flaws flaws={flaws} onGo={setSection} />
+      <Flaws flaws={flaws} checked={draft.checked} onGo={setSection} />
       {shown?.id === "edge" &&
         (draft.edge ? (
           <EdgeEditor draft={draft} edge={draft.edge} />
@@ -284,16 +289,26 @@ function belongs(flaw: Flaw, paths: readonly string[]): boolean {
   return paths.includes(flaw.path.split("/")[0] ?? "");
 }
 
-function Flaws({ flaws, onGo }: { flaws: readonly Flaw[]; onGo: (section: string) => void }) {
-  if (flaws.length === 0) {
-    return null;
-  }
+/** Always as tall: what is found wrong while someone edits moves nothing under their pointer. */
+function Flaws({
+  flaws,
+  checked,
+  onGo,
+}: {
+  flaws: readonly Flaw[];
+  checked: boolean;
+  onGo: (section: string) => void;
+}) {
   return (
     <ul
-      className="max-h-24 space-y-0.5 overflow-auto border-l-4 border-alarm pl-3"
+      className={clsx(
+        "h-12 shrink-0 overflow-auto border-l-4 pl-3",
+        flaws.length > 0 ? "border-alarm" : "border-line text-quiet",
+      )}
       aria-label="What is wrong"
       aria-live="polite"
     >
+      {flaws.length === 0 && checked && <li>Nothing is wrong with it.</li>}
       {flaws.map((flaw) => (
         <li key={`${flaw.path}/${flaw.allowed}`} className="leading-snug">
           <button

@@ -9,6 +9,7 @@ import { useUnits } from "@/session/useSession";
 import { clockWords, secondsLeft, useServerSeconds } from "@/time/clock";
 import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
+import { Awaited } from "@/ui/Awaited";
 
 type Ledge = Schemas["LedgeView"];
 type Stretch = Ledge["stretches"][number];
@@ -40,7 +41,7 @@ export function CleanPanel({ job, record, pointed, onPoint, view, onView }: Pane
     onView,
   });
   if (!ledge) {
-    return <p className="text-xl">Looking along the ledge …</p>;
+    return <Awaited words="Looking along the ledge" />;
   }
   const there = pointed === null ? undefined : ledge.stretches.find((s) => covers(s, pointed));
   const accepted = ledge.stretches.filter((s) => s.stage === "ACCEPTED").length;

@@ -8,6 +8,7 @@ import { duration, say } from "@/units/units";
 import { money, percent } from "@/units/money";
 import { Button } from "@/ui/Button";
 import { ScrollRegion } from "@/ui/ScrollRegion";
+import { Awaited } from "@/ui/Awaited";
 
 type Option = Decision["options"][number];
 type Quote = Option["quotes"][number];
@@ -28,7 +29,7 @@ export function DecidePanel({ job, ask, prefer }: PanelProps) {
     return () => prefer(null);
   }, [prefer, stepId, agree]);
   if (!decision) {
-    return <p className="text-xl">Weighing the repairs …</p>;
+    return <Awaited words="Weighing the repairs" />;
   }
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">

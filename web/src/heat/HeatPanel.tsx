@@ -16,6 +16,7 @@ import { Sources } from "./Sources";
 import { type Forecast, type Guarded, type Heat, type Plan, useForecast, useHeat } from "./useHeat";
 import { atMoment, plannedWarmth, warmthAt } from "./warmth";
 import { WhyHeat } from "./WhyHeat";
+import { Awaited } from "@/ui/Awaited";
 
 /** One number, the curve it comes from, the edge it is about; sources and reasons a tap away. */
 export function HeatPanel(props: PanelProps) {
@@ -31,7 +32,7 @@ export function HeatPanel(props: PanelProps) {
 }
 
 function Computing({ what }: { what: string }) {
-  return <p className="text-xl">Computing the {what} …</p>;
+  return <Awaited words={`Computing the ${what}`} />;
 }
 
 function Planned({

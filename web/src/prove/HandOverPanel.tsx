@@ -4,13 +4,14 @@ import { useUnits } from "@/session/useSession";
 import { Button } from "@/ui/Button";
 import { ScrollRegion } from "@/ui/ScrollRegion";
 import { Evidence, Functions, Signatures, useRecord } from "./Record";
+import { Awaited } from "@/ui/Awaited";
 
 /** What the owner is shown before it goes back: what works, what was kept and lost, what there is to look at, and who signed. */
 export function HandOverPanel({ job, ask }: Pick<PanelProps, "job" | "ask">) {
   const units = useUnits();
   const { data: record } = useRecord(job.id, job.seq);
   if (!record) {
-    return <p className="text-xl">Writing the record …</p>;
+    return <Awaited words="Writing the record" />;
   }
   const signing = job.closed ? [] : job.steps.filter((step) => step.id.startsWith("prove.signed-"));
   return (

@@ -7,6 +7,7 @@ import { useUnits } from "@/session/useSession";
 import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { span } from "./span";
+import { Awaited } from "@/ui/Awaited";
 
 type Leak = Schemas["LeakView"];
 
@@ -30,7 +31,7 @@ export function LeakPanel({ job, record }: Pick<PanelProps, "job" | "record">) {
   const step = job.steps.find((one) => one.id === "prove.seal-tested");
   const start = step?.choices.find((choice) => choice.fact.type === "TimerStarted");
   if (!leak || !step) {
-    return <p className="text-xl">Looking at the tester …</p>;
+    return <Awaited words="Looking at the tester" />;
   }
   const { result } = leak;
   const runs = step.waitsFor !== null;

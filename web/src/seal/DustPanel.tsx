@@ -7,6 +7,7 @@ import type { PanelProps } from "@/job/panel";
 import { OpenDevice } from "@/strip/OpenDevice";
 import { Button } from "@/ui/Button";
 import { useSeal } from "./useSeal";
+import { Awaited } from "@/ui/Awaited";
 
 type Zone = Schemas["ZoneView"];
 
@@ -16,7 +17,7 @@ export function DustPanel({ job, record, view, onView }: PanelProps) {
   const { data: seal } = useSeal(job.id, job.seq, true, view);
   const [tapped, setTapped] = useState<number | null>(null);
   if (!edge || !seal) {
-    return <p className="text-xl">Dividing the front …</p>;
+    return <Awaited words="Dividing the front" />;
   }
   const { zones } = seal;
   const clean = zones.filter((zone) => zone.found === "NOTHING").length;

@@ -8,6 +8,7 @@ import { useUnits } from "@/session/useSession";
 import { length, say, type Units } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { beadTracks, useSeal } from "./useSeal";
+import { Awaited } from "@/ui/Awaited";
 
 type Place = Schemas["FlushPlaceView"];
 
@@ -50,7 +51,7 @@ export function FlushPanel({
     onView,
   });
   if (!seal) {
-    return <p className="text-xl">Looking along the rim …</p>;
+    return <Awaited words="Looking along the rim" />;
   }
   const wrong = places.find((place) => place.verdict !== null && place.verdict !== "FLUSH");
   const there = pointed === null ? wrong : nearest(places, pointed);

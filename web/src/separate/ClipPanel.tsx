@@ -5,6 +5,7 @@ import { useEdgePicture } from "@/edge/useEdgePicture";
 import { crackPieces, featurePieces } from "@/intake/pieces";
 import type { PanelProps } from "@/job/panel";
 import { type Clips, useClips } from "./useClips";
+import { Awaited } from "@/ui/Awaited";
 
 /** The map of the clips: which comes next and from where, what lies beneath it, how many still hold. */
 export function ClipPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
@@ -26,7 +27,7 @@ export function ClipPanel({ job, pointed, onPoint, view, onView }: PanelProps) {
     onView,
   });
   if (!map) {
-    return <p className="text-xl">Reading the map of the clips …</p>;
+    return <Awaited words="Reading the map of the clips" />;
   }
   const held = map.clips.filter((clip) => clip.turn !== null).length;
   const next = map.clips.find((clip) => clip.turn === 1);

@@ -17,6 +17,7 @@ import { Button } from "@/ui/Button";
 import { Facts } from "@/ui/Facts";
 
 import { PickMark } from "./PickMark";
+import { Awaited } from "@/ui/Awaited";
 
 type Plan = Schemas["SeparateView"];
 
@@ -73,7 +74,7 @@ export function SeparatePanel({ job, record, choose, pointed, onPoint, view, onV
     onView,
   });
   if (!plan) {
-    return <p className="text-xl">Computing the way round …</p>;
+    return <Awaited words="Computing the way round" />;
   }
   const move = plan.moves[0];
   const stretch = plan.stretches.find((s) => s.id === move?.stretchId);

@@ -11,6 +11,7 @@ import { say } from "@/units/units";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { ProblemNote } from "@/ui/ProblemNote";
+import { Awaited } from "@/ui/Awaited";
 
 type Charge = Schemas["ChargeView"];
 
@@ -37,7 +38,7 @@ export function ChargePanel({
   useOffered(job.id, charge && charge.verdict !== null);
   const start = step.choices.find((choice) => choice.fact.type === "TimerStarted");
   if (!charge) {
-    return <p className="text-xl">Looking at the meter …</p>;
+    return <Awaited words="Looking at the meter" />;
   }
   const latest = charge.curve.at(-1);
   return (

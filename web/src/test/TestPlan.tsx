@@ -5,6 +5,7 @@ import { api, unwrap } from "@/api/client";
 import { keys } from "@/api/keys";
 import type { Job } from "@/job/useJob";
 import { ScrollRegion } from "@/ui/ScrollRegion";
+import { Awaited } from "@/ui/Awaited";
 
 /** What is left to try with the front loose, what costs most found late first, and what stands at stake were it sealed now. */
 export function TestPlan({ job }: { job: Job }) {
@@ -14,7 +15,7 @@ export function TestPlan({ job }: { job: Job }) {
       unwrap(await api.GET("/api/jobs/{jobId}/test-plan", { params: { path: { jobId: job.id } } })),
   });
   if (!plan) {
-    return <p className="text-xl">Reckoning what to try first …</p>;
+    return <Awaited words="Reckoning what to try first" />;
   }
   const most = Math.max(...plan.tests.map((one) => one.lateMinutes));
   return (

@@ -68,6 +68,22 @@ class KilledServersTest {
     }
 
     @Test
+    void aSecondCommandJoinsTheStartThatIsAtWorkAndSoDoesOneWhoseCommandWasEnded(Product product) {
+        product.killApp();
+        Product.Starting first = product.beginStart();
+        String second = product.start();
+        assertThat(second).contains("is already running at", "Ansa Orrick");
+        assertThat(first.command().onExit().join().exitValue()).isZero();
+        assertThat(product.pid()).isEqualTo(first.pid());
+
+        product.killApp();
+        Product.Starting ended = product.beginStart();
+        ended.command().destroyForcibly().onExit().join();
+        assertThat(product.start()).contains("Ansa Orrick");
+        assertThat(product.pid()).isEqualTo(ended.pid());
+    }
+
+    @Test
     @Tag(KILLS)
     void twoDevicesOnTwoSourcesKeepTimersAndForecastsOverARestartOfServerAndDatabase(Visit visit, Product product) {
         Browser pad = atSoak(visit.browser().asAnsa(), "Two sources, left");

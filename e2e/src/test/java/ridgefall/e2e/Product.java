@@ -25,7 +25,8 @@ import java.util.stream.Stream;
 
 /** The product as a person starts it, with the one script, in a data folder and on ports of its own. */
 final class Product implements AutoCloseable {
-    private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+    private static final String SCRIPT =
+            Path.of("..").toAbsolutePath().normalize().resolve("ridgefall").toString();
 
     private final Map<String, Signed> sessions = new ConcurrentHashMap<>();
     private final String compilers;
@@ -134,16 +135,41 @@ final class Product implements AutoCloseable {
         script("stop");
     }
 
-    /** As if the power went: no shutdown hook runs. Returns once the kernel has taken it away, which may take a moment. */
-    void killApp() {
+    /** A start that is at work: what it launched, which is not ready yet, and the command itself. */
+    record Starting(String pid, Process command) {}
+
+    /** Begins a start of an app that was killed, and returns once what it launched has its number. */
+    Starting beginStart() {
         try {
-            String pid = Files.readString(data.resolve("app.pid")).strip();
-            run(List.of("kill", "-9", pid));
-            for (int i = 0; i < 100 && ProcessHandle.of(Long.parseLong(pid)).isPresent(); i++) {
-                LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
+            Path pid = data.resolve("app.pid");
+            Files.deleteIfExists(pid);
+            Process command = command(List.of(SCRIPT, "demo"))
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            while (command.isAlive() && (Files.notExists(pid) || pid().isEmpty())) {
+                LockSupport.parkNanos(Duration.ofMillis(20).toNanos());
             }
+            return new Starting(pid(), command);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The number of the app's process. */
+    String pid() {
+        try {
+            return Files.readString(data.resolve("app.pid")).strip();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** As if the power went: no shutdown hook runs. Returns once the kernel has taken it away, which may take a moment. */
+    void killApp() {
+        String pid = pid();
+        run(List.of("kill", "-9", pid));
+        for (int i = 0; i < 100 && ProcessHandle.of(Long.parseLong(pid)).isPresent(); i++) {
+            LockSupport.parkNanos(Duration.ofMillis(100).toNanos());
         }
     }
 
@@ -158,7 +184,7 @@ final class Product implements AutoCloseable {
 
     /** What the script says of both halves, whether all runs or not. */
     String status() {
-        return said(List.of(ROOT.resolve("ridgefall").toString(), "status"), 0, 3);
+        return said(List.of(SCRIPT, "status"), 0, 3);
     }
 
     void stopDatabase() {
@@ -170,41 +196,47 @@ final class Product implements AutoCloseable {
     }
 
     private String script(String... words) {
-        return run(Stream.concat(Stream.of(ROOT.resolve("ridgefall").toString()), Stream.of(words))
-                .toList());
+        return run(Stream.concat(Stream.of(SCRIPT), Stream.of(words)).toList());
     }
 
     private String run(List<String> command) {
         return said(command, 0);
     }
 
+    private ProcessBuilder command(List<String> words) {
+        ProcessBuilder builder = new ProcessBuilder(words).redirectErrorStream(true);
+        builder.environment()
+                .putAll(Map.of(
+                        "RIDGEFALL_COMPILERS",
+                        compilers,
+                        "RIDGEFALL_WARM_UP",
+                        "false",
+                        "RIDGEFALL_THOROUGH_PLANS",
+                        Boolean.toString(thoroughPlans),
+                        "RIDGEFALL_HASH_ROUNDS",
+                        "4",
+                        // One journey's picks would be another one's hands, and everything planned anew by them.
+                        "RIDGEFALL_PICKS_REMEMBERED",
+                        "0",
+                        "RIDGEFALL_DATA",
+                        data.toString(),
+                        "RIDGEFALL_PORT",
+                        Integer.toString(port),
+                        "RIDGEFALL_DB_PORT",
+                        Integer.toString(databasePort)));
+        return builder;
+    }
+
     private String said(List<String> command, Integer... fine) {
         try {
             Path output = Files.createTempFile("ridgefall-e2e", ".out");
-            ProcessBuilder builder = new ProcessBuilder(command)
-                    .redirectErrorStream(true)
-                    // Not a pipe: the app that the script leaves behind would keep it open.
-                    .redirectOutput(output.toFile());
-            builder.environment()
-                    .putAll(Map.of(
-                            "RIDGEFALL_COMPILERS",
-                            compilers,
-                            "RIDGEFALL_WARM_UP",
-                            "false",
-                            "RIDGEFALL_THOROUGH_PLANS",
-                            Boolean.toString(thoroughPlans),
-                            "RIDGEFALL_HASH_ROUNDS",
-                            "4",
-                            // One journey's picks would be another one's hands, and everything planned anew by them.
-                            "RIDGEFALL_PICKS_REMEMBERED",
-                            "0",
-                            "RIDGEFALL_DATA",
-                            data.toString(),
-                            "RIDGEFALL_PORT",
-                            Integer.toString(port),
-                            "RIDGEFALL_DB_PORT",
-                            Integer.toString(databasePort)));
-            int ended = builder.start().onExit().join().exitValue();
+            // Not a pipe: the app that the script leaves behind would keep it open.
+            int ended = command(command)
+                    .redirectOutput(output.toFile())
+                    .start()
+                    .onExit()
+                    .join()
+                    .exitValue();
             String said = Files.readString(output);
             Files.delete(output);
             if (!List.of(fine).contains(ended)) {
