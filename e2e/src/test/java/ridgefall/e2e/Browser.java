@@ -587,17 +587,17 @@ final class Browser implements AutoCloseable {
         }
     }
 
-    /** What was refused is given anew, as the refusal says: for the next press. */
+    /** What was refused is given anew, within what the refusal says, mostly near its lower end: for the next press. */
     private void fillAllowed(Random random) {
         driver.executeScript("""
                 const range = /allowed:.*?(-?[\\d.]+) to (-?[\\d.]+)/.exec(
                     document.querySelector('[role=dialog] [role=alert]')?.innerText ?? '');
                 const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
                 for (const input of range ? document.querySelectorAll('[role=dialog] [inputmode=decimal]') : []) {
-                  set.call(input, (+range[1] + arguments[0] * (range[2] - range[1])).toFixed(2));
+                  set.call(input, (+range[1] + arguments[0] * (range[2] - range[1])).toFixed(3));
                   input.dispatchEvent(new Event('input', {bubbles: true}));
                 }
-                """, random.nextDouble());
+                """, Math.pow(random.nextDouble(), 8));
     }
 
     /** A key of the workspace. */

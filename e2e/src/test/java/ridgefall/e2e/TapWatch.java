@@ -16,7 +16,9 @@ final class TapWatch {
               const large = document.querySelector('[data-next], [data-waits]');
               const dialog = document.querySelector('[role=dialog] h2');
               const words = dialog ?? (large?.dataset.next ? large : undefined);
-              const asked = large ? (large.dataset.next ?? large.dataset.waits) + '|' + (words?.innerText ?? '') : '';
+              // What was refused stays in its dialog, whatever is said behind it meanwhile.
+              const step = large ? (large.dataset.next ?? large.dataset.waits) : dialog ? seen.asked.split('|')[0] : '';
+              const asked = step && step + '|' + (words?.innerText ?? '');
               if (asked !== seen.asked) Object.assign(seen, {asked, since: performance.now()});
               const refused = document.querySelector('[data-refused]')?.innerText;
               if (refused && seen.refused.at(-1) !== refused) seen.refused.push(refused);
