@@ -217,19 +217,14 @@ function DeviceEditor({ detail }: { detail: Detail }) {
               role="tab"
               aria-selected={one.id === shown?.id}
               className={clsx(
-                "relative min-h-11 px-3",
+                "min-h-11 px-3",
                 one.id === shown?.id ? "bg-ink text-sheet" : "hover:bg-sheet",
                 wrong > 0 && one.id !== shown?.id && "text-alarm",
               )}
               onClick={() => setSection(one.id)}
             >
               {one.words}
-              {wrong > 0 && (
-                <span className="digits absolute top-0 right-0 rounded-bl bg-alarm px-1 text-xs text-on-alarm">
-                  {wrong}
-                  <span className="sr-only"> wrong</span>
-                </span>
-              )}
+              {wrong > 0 && ` · ${wrong} wrong`}
             </button>
           );
         })}
