@@ -230,7 +230,7 @@ function DeviceEditor({ detail }: { detail: Detail }) {
         })}
       </div>
       {problem && <ProblemNote problem={problem} />}
-      <Flaws flaws={flaws} checked={draft.checked} onGo={setSection} />
+      <Flaws flaws={flaws} onGo={setSection} />
       {shown?.id === "edge" &&
         (draft.edge ? (
           <EdgeEditor draft={draft} edge={draft.edge} />
@@ -284,26 +284,14 @@ function belongs(flaw: Flaw, paths: readonly string[]): boolean {
   return paths.includes(flaw.path.split("/")[0] ?? "");
 }
 
-/** Always as tall: what is found wrong while someone edits moves nothing under their pointer. */
-function Flaws({
-  flaws,
-  checked,
-  onGo,
-}: {
-  flaws: readonly Flaw[];
-  checked: boolean;
-  onGo: (section: string) => void;
-}) {
+/** A line whether there is something or not: what is found wrong while someone edits moves nothing under their pointer. */
+function Flaws({ flaws, onGo }: { flaws: readonly Flaw[]; onGo: (section: string) => void }) {
   return (
     <ul
-      className={clsx(
-        "h-12 shrink-0 overflow-auto border-l-4 pl-3",
-        flaws.length > 0 ? "border-alarm" : "border-line text-quiet",
-      )}
+      className={clsx("h-6 shrink-0 overflow-auto", flaws.length > 0 && "border-l-4 border-alarm pl-3")}
       aria-label="What is wrong"
       aria-live="polite"
     >
-      {flaws.length === 0 && checked && <li>Nothing is wrong with it.</li>}
       {flaws.map((flaw) => (
         <li key={`${flaw.path}/${flaw.allowed}`} className="leading-snug">
           <button

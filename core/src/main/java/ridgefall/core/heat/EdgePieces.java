@@ -177,9 +177,4 @@ record EdgePieces(Turn turn, List<Piece> pieces, EdgeInterval longest) {
                 on,
                 List.of(between(stretch.fromMm() + inside), between(stretch.fromMm() + stretch.lengthMm() - inside)));
     }
-
-    /** The piece at a position. */
-    int at(double positionMm) {
-        return (int) (turn.wrap(positionMm) / turn.lengthMm() * count()) % count();
-    }
 }

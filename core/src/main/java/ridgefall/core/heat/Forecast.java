@@ -35,8 +35,8 @@ public record Forecast(
         double agreeing,
         List<Point> curve,
         List<Stretch> stretches) {
-    /** Benches behind it: more than behind a plan, as some will be found not to agree. */
-    static final int BENCHES = 128;
+    /** Benches behind it: as many as behind a plan, though some will be found not to agree. */
+    static final int BENCHES = HeatPlanner.FULL;
 
     private static final double PICK_SIGMA_K = 3;
     /** A pick test is never quite certain. */

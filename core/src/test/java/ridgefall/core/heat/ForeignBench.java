@@ -206,7 +206,10 @@ public final class ForeignBench implements Bench {
                     source.kind() == HeatSource.Kind.COMPLIANT_PAD || source.kind() == HeatSource.Kind.REUSABLE_PAD;
             contact = IntStream.range(0, device.slices)
                     .mapToDouble(i -> {
-                        double gap = pieces.pieces().get(pieces.at(middleMm(i))).gapMm();
+                        double share = middleMm(i) / pieces.turn().lengthMm();
+                        double gap = pieces.pieces()
+                                .get((int) (share * pieces.count()) % pieces.count())
+                                .gapMm();
                         return gap <= 0 || gives ? wPerM2K : 1 / (1 / wPerM2K + gap / 1e3 / 0.027);
                     })
                     .toArray();
