@@ -94,7 +94,8 @@ export function IntakePanel({ job, record, ask }: PanelProps) {
           </button>
         ))}
       </div>
-      {edge && (
+      {/* Not before all that stands above it: it would move under the finger that draws. */}
+      {edge && decision && (
         <MarkBoard
           edge={edge}
           tool={tool}

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from "@testing-library/react";
+import { act, fireEvent, render, screen } from "@testing-library/react";
 import type { Edge } from "@/edge/useEdge";
 import { MarkBoard, type Tool } from "./MarkBoard";
 
@@ -61,6 +61,19 @@ describe("the board that damage is drawn on", () => {
     expect(told.crack).toHaveBeenCalledWith([
       { xMm: 10, yMm: 0 },
       { xMm: 20, yMm: 10 },
+      { xMm: 30, yMm: 25 },
+    ]);
+  });
+
+  it("loses no stroke that is over before the screen has drawn any of it", () => {
+    const { svg, told } = board("CRACK");
+    act(() => {
+      fireEvent.pointerDown(svg, { clientX: 10, clientY: 0, pointerId: 1 });
+      fireEvent.pointerMove(svg, { clientX: 30, clientY: 25 });
+      fireEvent.pointerUp(svg);
+    });
+    expect(told.crack).toHaveBeenCalledWith([
+      { xMm: 10, yMm: 0 },
       { xMm: 30, yMm: 25 },
     ]);
   });

@@ -32,7 +32,8 @@ export function MarkBoard({
 }) {
   const [box, size] = useSize<HTMLDivElement>({ width: 600, height: 300 });
   const [line, setLine] = useState<Place[]>([]);
-  const drawing = useRef(false);
+  // A quick stroke on a busy screen ends before any of it was drawn.
+  const stroke = useRef<Place[] | null>(null);
   const px = Math.max(
     edge.widthMm / Math.max(40, size.width - 2 * MARGIN_PX),
     edge.heightMm / Math.max(40, size.height - 2 * MARGIN_PX),
@@ -57,29 +58,30 @@ export function MarkBoard({
       onBend(nearest.landmark, nearest.words);
     } else {
       event.currentTarget.setPointerCapture(event.pointerId);
-      drawing.current = true;
-      setLine([place]);
+      stroke.current = [place];
+      setLine(stroke.current);
     }
   };
   const move = (event: PointerEvent<SVGSVGElement>) => {
-    if (!drawing.current) {
+    const before = stroke.current;
+    const last = before?.at(-1);
+    if (!before || !last) {
       return;
     }
     const place = at(event);
-    setLine((before) => {
-      const last = before.at(-1);
-      const far = !last || Math.hypot(place.xMm - last.xMm, place.yMm - last.yMm) > STEP_PX * px;
-      return far && before.length < MOST_POINTS ? [...before, place] : before;
-    });
+    const far = Math.hypot(place.xMm - last.xMm, place.yMm - last.yMm) > STEP_PX * px;
+    if (far && before.length < MOST_POINTS) {
+      stroke.current = [...before, place];
+      setLine(stroke.current);
+    }
   };
   const up = () => {
-    if (drawing.current) {
-      drawing.current = false;
-      if (line.length > 1) {
-        onCrack(line);
-      }
-      setLine([]);
+    const drawn = stroke.current;
+    stroke.current = null;
+    if (drawn && drawn.length > 1) {
+      onCrack(drawn);
     }
+    setLine([]);
   };
 
   return (

@@ -9,8 +9,11 @@ type Stroke = readonly number[];
 /** A field to draw a name on with a finger; what it tells is the lines, or nothing while there are none. */
 export function DrawingPad({ label, onDrawn }: { label: string; onDrawn: (drawing: string) => void }) {
   const [strokes, setStrokes] = useState<readonly Stroke[]>([]);
+  // What a busy screen has not drawn yet is part of the name too.
+  const latest = useRef(strokes);
   const drawing = useRef<number | null>(null);
   const put = (next: readonly Stroke[]) => {
+    latest.current = next;
     setStrokes(next);
     const lines = next.filter((stroke) => stroke.length >= 4);
     onDrawn(lines.length === 0 ? "" : JSON.stringify({ strokes: lines }));
@@ -41,12 +44,12 @@ export function DrawingPad({ label, onDrawn }: { label: string; onDrawn: (drawin
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           drawing.current = event.pointerId;
-          put([...strokes, at(event)]);
+          put([...latest.current, at(event)]);
         }}
         onPointerMove={(event) => {
-          const last = strokes.at(-1);
+          const last = latest.current.at(-1);
           if (drawing.current === event.pointerId && last) {
-            put([...strokes.slice(0, -1), [...last, ...at(event)]]);
+            put([...latest.current.slice(0, -1), [...last, ...at(event)]]);
           }
         }}
         onPointerUp={() => (drawing.current = null)}
