@@ -34,13 +34,11 @@ import ridgefall.core.units.NotAllowed;
 class IntakeStationTest {
 
     @Test
-    void asksForDangerFirstThenForThisUnitThenForEveryFunction() {
+    void asksForDangerFirstThenForThisUnitThenForEveryFunctionWhileItIsOnAndItsCardsAreIn() {
         assertThat(new Journey().stepIds(Station.INTAKE))
                 .containsExactly(
                         "intake.front",
                         "intake.battery",
-                        "intake.power",
-                        "intake.cards",
                         "intake.accessories",
                         "intake.earlier",
                         "intake.passcode",
@@ -56,7 +54,9 @@ class IntakeStationTest {
                         "before.camera",
                         "before.light",
                         "before.sound",
-                        "before.charge");
+                        "before.charge",
+                        "intake.power",
+                        "intake.cards");
     }
 
     @Test
