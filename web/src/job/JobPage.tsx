@@ -328,8 +328,8 @@ function Workspace({ jobId }: { jobId: string }) {
   );
 }
 
-/** Screws, plugs and shields go back, or are looked for, in the open device. */
-const BACK_INSIDE = /^(seal\.(screws|lost-|on-)|test\.(home-|plugged|screws|battery-held))/;
+/** Screws and plugs go back, or are looked for, in the open device. */
+const BACK_INSIDE = /^(seal\.(screws|lost-)|test\.(home-|plugged|screws|battery-held))/;
 
 function StationPanel({ station, ...panel }: PanelProps & { station: Station }) {
   const next = panel.job.nextStepId ?? "";

@@ -267,7 +267,7 @@ public record JobView(
         DeviceProfile profile = course.profile();
         List<Step> steps = course.steps();
         FactWords words = course.words(steps);
-        Optional<Step> next = course.next();
+        Optional<Step> next = course.next(steps);
         Optional<Step> due = next.map(step -> ahead.offered(id, course, step));
         List<Step> way =
                 due.map(step -> ahead.from(id, course, step, reader, now)).orElse(List.of());

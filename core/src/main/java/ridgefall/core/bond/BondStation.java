@@ -19,7 +19,6 @@ import ridgefall.core.intake.IntakeFact.BendMarked;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -33,7 +32,6 @@ import ridgefall.core.material.TapeSchool;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.Brings;
 import ridgefall.core.profile.DeviceProfile;
-import ridgefall.core.strip.StripState;
 import ridgefall.core.units.NotAllowed;
 
 public final class BondStation implements StationRoom {
@@ -96,36 +94,18 @@ public final class BondStation implements StationRoom {
                     "clips hold this front: no adhesive",
                     "Seated"));
         }
-        Optional<HeldBy> by = by(profile, state);
-        if (by.isEmpty() && !StripState.stillIn(profile, state).isEmpty()) {
-            // Nobody looks along the shelf before the old front is off.
-            Step held = Step.open(HELD, Station.BOND, "What will hold it", "weighed once the old front is off");
-            return Stream.concat(measured(profile, state).stream(), Stream.of(held.makes(Condition.HOLDER_KNOWN)))
-                    .toList();
-        }
         List<Step> steps = new ArrayList<>();
+        Optional<HeldBy> by = by(profile, state);
         if (BondState.of(state).held().isPresent() || by.isEmpty()) {
             steps.addAll(measured(profile, state));
-            steps.add(held(profile, state).makes(Condition.HOLDER_KNOWN));
+            steps.add(held(profile, state));
         }
         if (joins(profile, state)) {
-            List<Step> joint = new ArrayList<>(GlassJoin.steps(profile, state, joinedWith(profile)));
-            joint.add(joined(state));
-            steps.addAll(Step.inTurn(joint));
+            steps.addAll(GlassJoin.steps(profile, state, joinedWith(profile)));
+            steps.add(joined(state));
         }
         by.ifPresent(it -> steps.addAll(lying(it, profile, state)));
         return steps;
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        Joining joining = Joining.of(state);
-        boolean apart = joining.liquid().isEmpty() && joining.film().isEmpty() && !state.passed(OPTICAL);
-        return Stream.of(
-                        by(profile, state).map(held -> Condition.HOLDER_KNOWN),
-                        Optional.of(Condition.JOINED).filter(it -> state.passed(OPTICAL)),
-                        Optional.of(Condition.GLASS_OPEN).filter(it -> joins(profile, state) && apart))
-                .flatMap(Optional::stream);
     }
 
     /** What was chosen to hold it, or was laid when nobody was asked. */
@@ -175,13 +155,13 @@ public final class BondStation implements StationRoom {
                 Station.BOND,
                 some ? "What will hold it" : "Nothing holds it as it is",
                 some ? held(ways.get(0)) : ways.get(0).against().get(0),
-                (some ? choices : Stream.concat(measuredAgain(profile, state), choices)).toArray(Choice[]::new));
+                (some ? choices : Stream.concat(again(profile, state), choices)).toArray(Choice[]::new));
         return chosen.map(it -> step.answered(it.held().words() + (it.supply() == null ? "" : ": " + it.supply())))
                 .orElseGet(() -> some ? step : step.leading(Step.Lead.REASONS));
     }
 
     /** Straightened or looked at once more, it may be otherwise. */
-    private static Stream<Choice> measuredAgain(DeviceProfile profile, JobState state) {
+    private static Stream<Choice> again(DeviceProfile profile, JobState state) {
         return Stream.concat(
                 BentCorner.of(profile, state).stream()
                         .limit(1)
@@ -331,7 +311,6 @@ public final class BondStation implements StationRoom {
                         "Glass bonded to the panel, clear and for good",
                         "low light: no bubbles at the corners; UV: shield eyes and skin",
                         "Clear and cured")
-                .makes(Condition.JOINED)
                 .leadingOn(GlassJoin.offAgain("Split off again"));
     }
 
@@ -499,11 +478,7 @@ public final class BondStation implements StationRoom {
                             .map(Strip::id)
                             .toList());
         }
-        // Glass is joined to its panel beside the frame, unless its ring was told with it.
-        boolean beside = fact instanceof JobFact.CheckAnswered check
-                && check.checkId().equals(OPTICAL)
-                && BondState.of(state).held().isPresent();
-        if (Checks.laidOnFrame(fact) && !beside) {
+        if (Checks.laidOnFrame(fact)) {
             holds.addAll(Checks.openSteps(clean.steps(profile, state)));
         }
         return holds;

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import ridgefall.core.bond.Joining.Film;
 import ridgefall.core.bond.Joining.Pressed;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
@@ -53,15 +52,13 @@ public final class FilmJoin {
 
     private static Step laid(Optional<Means> means, Joining joining) {
         Step step = Step.open(
-                        LAID,
-                        Station.BOND,
-                        "Film rolled onto the glass",
-                        "from one edge, liner peeled back flat ahead of the roller; low light: dust stays for good",
-                        Step.go(
-                                "Film on",
-                                new FilmFact.FilmLaid(
-                                        means.map(it -> it.film().id()).orElse("?"))))
-                .spoils(Condition.GLASS_OPEN);
+                LAID,
+                Station.BOND,
+                "Film rolled onto the glass",
+                "from one edge, liner peeled back flat ahead of the roller; low light: dust stays for good",
+                Step.go(
+                        "Film on",
+                        new FilmFact.FilmLaid(means.map(it -> it.film().id()).orElse("?"))));
         return joining.film().isPresent() ? step.answered("on") : step;
     }
 

@@ -12,7 +12,6 @@ import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import ridgefall.core.bond.OpticalLiquid.Lit;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
@@ -172,13 +171,12 @@ public final class GlassJoin {
 
     private static Step laid(OpticalLiquid liquid, Joining joining, Optional<Supply.Liquid> syringe) {
         Step step = Step.open(
-                        LIQUID,
-                        Station.BOND,
-                        "Optical liquid, " + milliliters(liquid) + " ml: " + liquid.drops() + " drops",
-                        "no bubble in the needle; dots in the middle, one corner of the glass first, then let it sink by itself",
-                        dots(liquid, 1, "One dot laid", syringe),
-                        dots(liquid, DOTS, "Nine dots laid", syringe))
-                .spoils(Condition.GLASS_OPEN);
+                LIQUID,
+                Station.BOND,
+                "Optical liquid, " + milliliters(liquid) + " ml: " + liquid.drops() + " drops",
+                "no bubble in the needle; dots in the middle, one corner of the glass first, then let it sink by itself",
+                dots(liquid, 1, "One dot laid", syringe),
+                dots(liquid, DOTS, "Nine dots laid", syringe));
         return joining.liquid()
                 .map(it -> step.answered(it.dots() == 1 ? "one dot" : it.dots() + " dots"))
                 .orElse(step);

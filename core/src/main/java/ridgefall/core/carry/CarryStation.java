@@ -27,7 +27,6 @@ import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Joint;
 import ridgefall.core.profile.ProfileDocument.PairedPart;
 import ridgefall.core.profile.ProfileDocument.PairingMethod;
-import ridgefall.core.strip.BeforePower;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
 
@@ -58,7 +57,6 @@ public final class CarryStation implements StationRoom {
                         GlassSplit.of(profile, state).stream().flatMap(split -> split(profile, split, state)),
                         profile.pairedParts().stream().flatMap(part -> pair(part, state)))
                 .flatMap(some -> some)
-                .map(step -> step.needs(StripState.frontAway(profile)))
                 .toList();
     }
 
@@ -85,11 +83,7 @@ public final class CarryStation implements StationRoom {
                 "All there, off again");
         boolean glassAlone = DecideState.of(state).joinsGlass(profile);
         boolean begun = shows.open() && !CarryState.of(state).moved().isEmpty();
-        return glassAlone || begun
-                ? Stream.empty()
-                : Stream.of(
-                        ready,
-                        shows.leadingOn(otherPart(profile, state)).needs(BeforePower.lookedAfter(profile, state)));
+        return glassAlone || begun ? Stream.empty() : Stream.of(ready, shows.leadingOn(otherPart(profile, state)));
     }
 
     private static Step.Choice[] otherPart(DeviceProfile profile, JobState state) {
@@ -142,12 +136,11 @@ public final class CarryStation implements StationRoom {
             off = stopped(profile, state, off, "no wire gets through it within the panel's limits");
         }
         Step shows = Checks.check(
-                        state,
-                        SHOWS,
-                        "Panel plugged in loose: picture whole",
-                        "no line, no dark corner; then off its plug again",
-                        "Whole")
-                .needs(BeforePower.lookedAfter(profile, state));
+                state,
+                SHOWS,
+                "Panel plugged in loose: picture whole",
+                "no line, no dark corner; then off its plug again",
+                "Whole");
         return Stream.of(warming(split, off, state), off, shows);
     }
 

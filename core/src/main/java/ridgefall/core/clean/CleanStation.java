@@ -12,13 +12,10 @@ import java.util.stream.Stream;
 import ridgefall.core.carry.GlassSplit;
 import ridgefall.core.clean.LedgeMap.Stretch;
 import ridgefall.core.damage.Damage;
-import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.Landmark;
 import ridgefall.core.heat.HeatState;
-import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Given;
 import ridgefall.core.job.Hold;
@@ -67,15 +64,9 @@ public final class CleanStation implements StationRoom {
 
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
-        List<Step> steps = profile.bonded() ? cleaned(profile, state) : brushed(state);
-        boolean bent = !IntakeState.of(state).bends().isEmpty();
-        return steps.stream()
-                .map(step -> step.needs(StripState.frontAway(profile)))
-                .map(step -> bent ? step.needs(Condition.FRAME_STRAIGHT) : step)
-                .toList();
-    }
-
-    private List<Step> cleaned(DeviceProfile profile, JobState state) {
+        if (!profile.bonded()) {
+            return brushed(state);
+        }
         LedgeMap map = LedgeMap.of(profile);
         List<Step> steps = new ArrayList<>();
         steps.add(bare(profile, state, map));
@@ -91,12 +82,7 @@ public final class CleanStation implements StationRoom {
                         "Clear, no streak"))
                 .ifPresent(steps::add);
         steps.add(flat(state, map));
-        // It stays good for an hour: what takes longer comes before.
-        steps.add(Priming.step(profile, state, map, school.get(), now)
-                .needs(
-                        DecideState.of(state).joinsGlass(profile)
-                                ? new Condition[] {Condition.HOLDER_KNOWN, Condition.JOINED}
-                                : new Condition[] {Condition.HOLDER_KNOWN}));
+        steps.add(Priming.step(profile, state, map, school.get(), now));
         return steps;
     }
 

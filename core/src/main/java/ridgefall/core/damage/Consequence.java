@@ -8,9 +8,7 @@ import java.util.stream.Stream;
 import ridgefall.core.damage.DamageFact.Mishap;
 import ridgefall.core.damage.DamageState.Noted;
 import ridgefall.core.intake.IntakeFact.PhotoTaken;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
-import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.profile.Beneath;
 import ridgefall.core.profile.DeviceProfile;
@@ -24,8 +22,6 @@ import ridgefall.core.profile.PlaceWords;
  * @param todo what to look at; null where nothing has to be
  */
 public record Consequence(Noted mishap, String place, List<String> beneath, String todo) {
-    private static final String AFTER = "test.after-";
-
     /** Of all that went wrong to the front that is on now, in the order it did. */
     public static List<Consequence> all(DeviceProfile profile, JobState state) {
         return DamageState.of(state).sinceClosed().stream()
@@ -55,21 +51,7 @@ public record Consequence(Noted mishap, String place, List<String> beneath, Stri
 
     /** The step before sealing that it asks for. */
     public String checkId() {
-        return AFTER + mishap.seq();
-    }
-
-    /** Whether a fact answers what some mishap asks for, which may come at any time. */
-    public static boolean asks(Fact fact) {
-        return fact instanceof JobFact.CheckAnswered check && check.checkId().startsWith(AFTER);
-    }
-
-    public Condition lookedAfter() {
-        return Condition.lookedAfter(Long.toString(mishap.seq()));
-    }
-
-    /** Whether it is looked after without power, for what is bare, wet or loose inside may short; else once there is a picture. */
-    public boolean dark() {
-        return mishap.mishap().mishap() != Mishap.HOT_SPOT;
+        return "test.after-" + mishap.seq();
     }
 
     private static Optional<String> todo(Noted noted, List<String> beneath) {

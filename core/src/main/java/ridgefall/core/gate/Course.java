@@ -2,7 +2,6 @@ package ridgefall.core.gate;
 
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -10,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.bond.Bead;
@@ -51,7 +51,6 @@ import ridgefall.core.intake.IntakeState;
 import ridgefall.core.intake.IntakeStation;
 import ridgefall.core.job.AskedOnce;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -160,8 +159,8 @@ public final class Course {
     private final Planning planning;
     private final Instant now;
 
-    /** Found out when something first asks for it. */
-    private volatile Way way;
+    /** As the course tells them: each station's own, with what the fault finder and a front that is sealed already make of them. */
+    private final Map<Station, List<Step>> told = new ConcurrentHashMap<>();
 
     /**
      * As it stood when the latest fact happened.
@@ -416,72 +415,39 @@ public final class Course {
         }
     }
 
-    /** The steps of every station, in the order in which they come due there; the next one says why it comes before its station. */
+    /** The steps of every station, in working order. */
     public List<Step> steps() {
-        return way().steps();
+        List<Step> steps = stationsSteps().toList();
+        return stop(next(steps))
+                .map(stop -> Stream.concat(Stream.of(stop), steps.stream()).toList())
+                .orElse(steps);
     }
 
-    /** What there is to do from here, in the order in which it comes due. */
-    public Order order() {
-        return way().order();
+    /** No station is asked before its turn comes. */
+    private Stream<Step> stationsSteps() {
+        return rooms().map(this::told).flatMap(List::stream);
     }
 
-    /**
-     * All that this device goes through.
-     *
-     * @param stands what is so with it now
-     * @param arranged station by station, as it comes due
-     * @param steps the same, a stop first
-     * @param next what is due now; empty once handed over
-     */
-    private record Way(
-            Set<Condition> stands, List<Step> arranged, Order order, List<Step> steps, Optional<Step> next) {}
-
-    private Way way() {
-        Way known = way;
-        if (known == null) {
-            known = wayFromHere();
-            way = known;
-        }
-        return known;
-    }
-
-    private Way wayFromHere() {
-        List<Step> listed = rooms().flatMap(room -> told(room).stream()).toList();
-        Set<Condition> stands = stands();
-        Order derived = Order.of(
-                stands,
-                listed.stream().filter(Step::open).toList(),
-                rooms.stream().flatMap(room -> room.again(profile, state)).toList());
-        Order order = station(state.latest().fact()).map(derived::at).orElse(derived);
-        Optional<Step> due = order.due();
-        List<Step> arranged = order.arrange(listed);
-        Optional<Step> stop = stop(due);
-        boolean over = ProveState.of(state).handedOverAt().isPresent();
-        return new Way(
-                Collections.unmodifiableSet(stands),
-                arranged,
-                order,
-                Stream.concat(stop.stream(), arranged.stream()).toList(),
-                over ? Optional.empty() : stop.or(() -> due));
-    }
-
-    /** How it lies there, as far as its rooms know. */
-    private Set<Condition> stands() {
-        Set<Condition> stands =
-                rooms.stream().flatMap(room -> room.stands(profile, state)).collect(Collectors.toSet());
-        rooms.stream().flatMap(room -> room.ended(profile, state)).forEach(stands::remove);
-        return stands;
+    /** Whether nothing is left to do there: without a failure no fault is looked for, and the order of what is done is all the same. */
+    private boolean through(StationRoom room) {
+        return !told.containsKey(room.station())
+                && state.nothingFails()
+                && room.steps(profile, state).stream().noneMatch(Step::open);
     }
 
     private List<Step> told(StationRoom room) {
-        Faults faults = planning.faults();
-        List<Step> own =
-                room.steps(profile, state).stream().map(this::openedFirst).toList();
-        // Nothing is tried with the front loose anywhere else.
-        List<Step> inOrder =
-                room.station() == Station.TEST ? FoundLate.inOrder(own, profile, state, faults.table()) : own;
-        return FaultSteps.into(inOrder, profile, state, faults);
+        List<Step> steps = told.get(room.station());
+        if (steps == null) {
+            Faults faults = planning.faults();
+            List<Step> own =
+                    room.steps(profile, state).stream().map(this::openedFirst).toList();
+            // Nothing is tried with the front loose anywhere else.
+            List<Step> inOrder =
+                    room.station() == Station.TEST ? FoundLate.inOrder(own, profile, state, faults.table()) : own;
+            steps = FaultSteps.into(inOrder, profile, state, faults);
+            told.put(room.station(), steps);
+        }
+        return steps;
     }
 
     /** A part that turns out wrong once the front is sealed is swapped after it was opened again. */
@@ -538,9 +504,17 @@ public final class Course {
                 .orElseGet(() -> new TimerKind(kind, kind));
     }
 
-    /** The step that is due; empty once handed over. */
+    /** The first step that is still open; empty once handed over. No station is asked that comes after it. */
     public Optional<Step> next() {
-        return way().next();
+        if (ProveState.of(state).handedOverAt().isPresent()) {
+            return Optional.empty();
+        }
+        Optional<Step> due = rooms().filter(room -> !through(room))
+                .map(this::told)
+                .flatMap(List::stream)
+                .filter(Step::open)
+                .findFirst();
+        return stop(due).or(() -> due);
     }
 
     /** What the job goes on with. */
@@ -592,6 +566,13 @@ public final class Course {
         return fact instanceof IntakeFact.BatterySeen seen && seen.battery().swollen()
                 ? Optional.of(IntakeStation.swollen())
                 : Optional.empty();
+    }
+
+    /** The first of its steps that is still open, where they are at hand; empty once handed over. */
+    public Optional<Step> next(List<Step> steps) {
+        return ProveState.of(state).handedOverAt().isPresent()
+                ? Optional.empty()
+                : steps.stream().filter(Step::open).findFirst();
     }
 
     /** What is said of a cell that is a danger, at any moment: the first in haste, the others once it lies safe. */
@@ -756,7 +737,12 @@ public final class Course {
                 || DecideState.of(state).notWorthIt().isPresent()) {
             return Stream.empty();
         }
-        return Due.early(fact, way().arranged(), order(), way().stands()).stream();
+        // No station after its own asks for it.
+        List<Step> steps = rooms.stream()
+                .filter(room -> room.station().compareTo(station.get()) <= 0)
+                .flatMap(room -> room.steps(profile, state).stream())
+                .toList();
+        return Due.early(fact, steps).stream();
     }
 
     /** Whether what a sign-off is about stands in the way of its fact as things are. */

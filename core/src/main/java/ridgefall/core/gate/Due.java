@@ -1,7 +1,6 @@
 package ridgefall.core.gate;
 
 import java.lang.reflect.RecordComponent;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -10,7 +9,6 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -23,67 +21,26 @@ final class Due {
     private Due() {}
 
     /**
-     * What an answer comes too early for, the first step before it that is not over; or too late for, where it was given before and is not
-     * how the device lies any more. Steps that ask the same of different things (two functions, two stretches) have no order among
-     * themselves; nor has what was asked before the bench begins, nor a bad answer, which is never too early, nor one that corrects another.
+     * What an answer comes too early for: the first step before it that is not over. Steps that ask the same of different things
+     * (two functions, two stretches) have no order among themselves; nor has what was asked before the bench begins, nor a bad
+     * answer, which is never too early, nor one that corrects another.
      *
-     * @param steps all there are
-     * @param stands what is so now
+     * @param steps in working order
      */
-    static Optional<Hold> early(Fact fact, List<Step> steps, Order order, Set<Condition> stands) {
+    static Optional<Hold> early(Fact fact, List<Step> steps) {
         return asking(fact, steps)
-                .filter(asked -> !atDesk(asked.station()))
-                .flatMap(asked -> bad(fact, asked) ? untried(fact, asked, stands) : early(fact, asked, order, stands));
-    }
-
-    /** A bad answer is never too early, unless it is of something that can't have been tried. */
-    private static Optional<Hold> untried(Fact fact, Step asked, Set<Condition> stands) {
-        return fact instanceof JobFact.FunctionTested ? notAsItLies(asked, stands) : Optional.empty();
-    }
-
-    private static Optional<Hold> early(Fact fact, Step asked, Order order, Set<Condition> stands) {
-        if (fact.atAnyTime()) {
-            // A hand that found it free before it was asked for has done it all the same; not where that does harm.
-            return fact.irreversible() ? notAsItLies(asked, stands) : Optional.empty();
-        }
-        if (asked.open()) {
-            return asked.answer() == null
-                    ? tooEarly(asked, order).or(() -> notAsItLies(asked, soOrNobodys(asked, stands, order)))
-                    : Optional.empty();
-        }
-        return notAsItLies(asked, stands);
-    }
-
-    private static Optional<Hold> tooEarly(Step asked, Order order) {
-        return order.turns().stream()
-                .map(Order.Turn::step)
-                .takeWhile(step -> !step.id().equals(asked.id()))
-                .filter(step -> step.lead() != Step.Lead.PROPOSE && !alike(step, asked))
-                .findFirst()
+                .filter(asked -> !fact.atAnyTime())
+                .filter(asked -> asked.answer() == null && !asked.optional() && !atDesk(asked.station()))
+                .filter(asked -> !bad(fact, asked))
+                .flatMap(asked -> steps.stream()
+                        .takeWhile(step -> step != asked)
+                        .filter(step -> step.open() && step.lead() != Step.Lead.PROPOSE && !alike(step, asked))
+                        .findFirst())
                 .map(first -> new Hold(
                         first.id(),
                         first.station(),
                         before(first),
                         first.answer() == null || Checks.overridable(first)));
-    }
-
-    /** What is so, and what no step makes so: a hand has seen to that. */
-    private static Set<Condition> soOrNobodys(Step asked, Set<Condition> stands, Order order) {
-        return asked.ties().needs().stream()
-                .filter(need -> stands.contains(need)
-                        || order.turns().stream()
-                                .noneMatch(turn -> turn.step().ties().makes().contains(need)))
-                .collect(Collectors.toSet());
-    }
-
-    private static Optional<Hold> notAsItLies(Step asked, Set<Condition> stands) {
-        return asked.ties().needs().stream()
-                .filter(need -> need.kind() != Condition.Kind.DONE && !stands.contains(need))
-                .min(Comparator.comparing(Condition::kind))
-                .map(need -> Hold.overridable(
-                        asked.id(),
-                        asked.station(),
-                        asked.title() + ": only once " + need.kind().words()));
     }
 
     private static String before(Step first) {

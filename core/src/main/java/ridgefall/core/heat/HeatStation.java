@@ -10,7 +10,6 @@ import java.util.function.Function;
 import java.util.function.IntSupplier;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import ridgefall.core.damage.Damage;
 import ridgefall.core.damage.DamageFact;
 import ridgefall.core.damage.DamageState;
@@ -18,7 +17,6 @@ import ridgefall.core.heat.HeatFact.Surface;
 import ridgefall.core.heat.HeatFact.Sweep;
 import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -43,23 +41,12 @@ public final class HeatStation implements StationRoom {
     private static final double SHORTEST_S = 10;
     static final String BATTERY_OUT = "heat.battery-out";
     private static final String TAPED = "heat.taped";
-    private static final String CLEARED = "heat.cleared";
-    private static final String POWERED = "heat.powered";
-    private static final String GUARDED = "heat.guarded";
 
     private static final String SOAK = "heat.soak";
 
     private static final String WARM = "Warm the bond";
     /** Then the number of the mishap. */
     private static final String AFTER = "heat.after-";
-
-    /** What each check of the preparation makes so. */
-    private static final Map<String, Condition> TOLD = Map.of(
-            BATTERY_OUT, Condition.BATTERY_APART,
-            TAPED, Condition.FACE_TAPED,
-            CLEARED, Condition.CARDS_OUT,
-            POWERED, Condition.OFF,
-            GUARDED, Condition.GUARDED);
 
     private static final Map<Sweep, String> LED = Map.of(
             Sweep.FACE, "face down and flat",
@@ -125,8 +112,7 @@ public final class HeatStation implements StationRoom {
                     .answered("held by clips"));
         }
         List<Step> steps = new ArrayList<>(stillAsked(profile, state));
-        Step soak = prepared(steps) ? soak(state) : Step.open(SOAK, Station.HEAT, WARM, "planned by then");
-        steps.add(behind(profile) ? soak.needs(Condition.DARK) : soak);
+        steps.add(prepared(steps) ? soak(state) : Step.open(SOAK, Station.HEAT, WARM, "planned by then"));
         steps.add(room(state));
         steps.add(reading(state));
         return steps;
@@ -162,20 +148,6 @@ public final class HeatStation implements StationRoom {
                         : step);
     }
 
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        return TOLD.entrySet().stream()
-                .filter(told -> state.passed(told.getKey()))
-                // Whether it still is, Strip down knows.
-                .filter(told -> !told.getKey().equals(BATTERY_OUT))
-                .map(Map.Entry::getValue);
-    }
-
-    /** Whether its battery is reached without opening the front. */
-    private static boolean behind(DeviceProfile profile) {
-        return profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
-    }
-
     private static boolean prepared(List<Step> before) {
         return before.stream().noneMatch(Step::open);
     }
@@ -188,7 +160,7 @@ public final class HeatStation implements StationRoom {
     private List<Step> preparation(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>();
         DamageState.of(state).sinceClosed().forEach(noted -> over(state, noted).ifPresent(steps::add));
-        if (behind(profile)) {
+        if (profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT) {
             steps.add(Checks.check(
                     state,
                     BATTERY_OUT,
@@ -199,7 +171,8 @@ public final class HeatStation implements StationRoom {
                     "Out"));
         }
         if (Damage.front(state).orElse(FrontCondition.INTACT) != FrontCondition.INTACT) {
-            steps.add(Checks.check(state, TAPED, "Face taped over the cracks", "clear film, one layer", "Taped"));
+            steps.add(
+                    Checks.check(state, "heat.taped", "Face taped over the cracks", "clear film, one layer", "Taped"));
         }
         if (HeatedDevice.plasticBezel(profile.heat())) {
             steps.add(Checks.check(
@@ -212,32 +185,21 @@ public final class HeatStation implements StationRoom {
         }
         steps.add(Checks.check(
                 state,
-                CLEARED,
+                "heat.cleared",
                 "Cards out, nothing stuck on the back",
                 "it must lie flat: prop level what can't come off",
                 "Clear"));
         steps.add(Checks.check(
                 state,
-                POWERED,
+                "heat.powered",
                 live.test(state) ? "Treated as live" : "Switched off, charge below a third",
                 live.test(state)
                         ? "it can't be switched off: no metal tool inside until it is isolated"
                         : "a running board warms the battery from the other side; a full cell burns worse if it is nicked. Can't be told? Treat it as full",
                 live.test(state) ? "Understood" : "Off"));
         steps.add(Checks.check(
-                state, GUARDED, "Gloves and eye protection on", "plates and nozzles burn; glass flies", "On"));
-        return steps.stream().map(HeatStation::tied).toList();
-    }
-
-    /** Off before the back comes away, and covered before broken glass is touched. */
-    private static Step tied(Step step) {
-        Condition told = TOLD.get(step.id());
-        Step makes = told == null ? step : step.makes(told);
-        return switch (step.id()) {
-            case BATTERY_OUT -> makes.needs(Condition.GUARDED, Condition.CARDS_OUT, Condition.OFF);
-            case TAPED -> makes.needs(Condition.GUARDED);
-            default -> makes;
-        };
+                state, "heat.guarded", "Gloves and eye protection on", "plates and nozzles burn; glass flies", "On"));
+        return steps;
     }
 
     private Step soak(JobState state) {

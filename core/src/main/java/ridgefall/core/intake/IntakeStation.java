@@ -10,7 +10,6 @@ import ridgefall.core.edge.Point;
 import ridgefall.core.intake.IntakeFact.Battery;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -34,8 +33,6 @@ public final class IntakeStation implements StationRoom {
     private static final double OUTSIDE_MM = 5;
 
     private static final String MORE = "intake.more";
-    private static final String CARDS = "intake.cards";
-    private static final Condition AS_IT_CAME = Condition.runs(Phase.BEFORE);
 
     private static final List<String> OFTEN =
             List.of("Payment at a reader", "Fingerprint or home key", "Stylus draws straight", "Mobile network");
@@ -50,6 +47,7 @@ public final class IntakeStation implements StationRoom {
         List<Step> steps = new ArrayList<>();
         steps.add(front(state));
         steps.add(battery(state));
+        steps.add(power(state));
         steps.addAll(unit(state));
         // Whoever began before this was asked is not asked any more.
         owner(state).stream()
@@ -59,23 +57,9 @@ public final class IntakeStation implements StationRoom {
         steps.add(promised(state));
         steps.add(more(profile, state));
         for (Function function : profile.functions()) {
-            Step step = Checks.function(profile, state, function, Phase.BEFORE);
-            // How something worked as it came nobody can tell any more once it is opened.
-            if (!(step.open() && IntakeState.of(state).begun())) {
-                steps.add(step.needs(AS_IT_CAME, Condition.CARDS_IN));
-            }
+            steps.add(Checks.function(profile, state, function, Phase.BEFORE));
         }
-        steps.add(power(state).spoils(AS_IT_CAME));
-        steps.add(cards(state).spoils(Condition.CARDS_IN));
         return steps;
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        boolean off = IntakeState.of(state).canSwitchOff().isPresent();
-        return Stream.concat(
-                off ? Stream.empty() : Stream.of(AS_IT_CAME),
-                state.passed(CARDS) ? Stream.empty() : Stream.of(Condition.CARDS_IN));
     }
 
     private static Step front(JobState state) {
@@ -95,22 +79,18 @@ public final class IntakeStation implements StationRoom {
         return List.of(
                 Checks.check(
                         state,
+                        "intake.cards",
+                        "Memory and SIM cards",
+                        "out and given back, or none: a card left in is bent with the tray",
+                        "None left in"),
+                Checks.check(
+                        state,
                         "intake.accessories",
                         "Cases, grips, stickers",
                         "off; what can't come off is propped level on the plate",
                         "Nothing stuck on"),
                 earlier(state),
                 passcode(state));
-    }
-
-    /** A function may need them: they come out last. */
-    private static Step cards(JobState state) {
-        return Checks.check(
-                state,
-                CARDS,
-                "Memory and SIM cards",
-                "out and given back, or none: a card left in is bent with the tray",
-                "None left in");
     }
 
     private static Step passcode(JobState state) {
@@ -371,7 +351,7 @@ public final class IntakeStation implements StationRoom {
             Checks.known(
                     "checkId",
                     f.checkId(),
-                    Stream.concat(unit(state).stream().map(Step::id), Stream.of(MORE, CARDS))
+                    Stream.concat(unit(state).stream().map(Step::id), Stream.of(MORE))
                             .toList());
         } else if (fact instanceof IntakeFact.MarkRemoved f
                 && IntakeState.of(state).marks().stream().noneMatch(mark -> mark.seq() == f.seq())) {

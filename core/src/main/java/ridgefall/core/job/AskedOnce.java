@@ -2,7 +2,6 @@ package ridgefall.core.job;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import ridgefall.core.profile.DeviceProfile;
 
 /**
@@ -51,21 +50,6 @@ public final class AskedOnce implements StationRoom {
     @Override
     public Map<String, String> signOffs() {
         return room.signOffs();
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        return room.stands(profile, state);
-    }
-
-    @Override
-    public Stream<Condition> ended(DeviceProfile profile, JobState state) {
-        return room.ended(profile, state);
-    }
-
-    @Override
-    public Stream<Step> again(DeviceProfile profile, JobState state) {
-        return room.again(profile, state);
     }
 
     @Override

@@ -1,9 +1,6 @@
 package ridgefall.core.job;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -15,7 +12,6 @@ import java.util.stream.Stream;
  * @param choices what can be tapped, the likeliest first; also once answered, to correct it
  * @param waitsFor number of the running timer this step waits for; null when it need not wait
  * @param lead what the large action does with it
- * @param ties what orders it among the other steps
  */
 public record Step(
         String id,
@@ -27,22 +23,7 @@ public record Step(
         boolean optional,
         List<Choice> choices,
         Long waitsFor,
-        Lead lead,
-        Ties ties) {
-
-    /**
-     * What orders it among the others: it needs what must be so before a hand can or may do it, makes what is so once it is answered
-     * well, and spoils what is not so any more then.
-     */
-    public record Ties(Set<Condition> needs, Set<Condition> makes, Set<Condition> spoils) {
-        static final Ties NONE = new Ties(Set.of(), Set.of(), Set.of());
-
-        public Ties {
-            needs = Set.copyOf(needs);
-            makes = Set.copyOf(makes);
-            spoils = Set.copyOf(spoils);
-        }
-    }
+        Lead lead) {
 
     /** What the large action does while this step comes next. All but the first two record nothing. */
     public enum Lead {
@@ -140,24 +121,24 @@ public record Step(
     }
 
     public static Step open(String id, Station station, String title, String hint, Choice... choices) {
-        return new Step(id, station, title, hint, null, false, false, List.of(choices), null, Lead.RECORD, Ties.NONE);
+        return new Step(id, station, title, hint, null, false, false, List.of(choices), null, Lead.RECORD);
     }
 
     /** The same, asked at another station. */
     public Step at(String otherId, Station other) {
-        return new Step(otherId, other, title, hint, answer, problem, optional, choices, waitsFor, lead, ties);
+        return new Step(otherId, other, title, hint, answer, problem, optional, choices, waitsFor, lead);
     }
 
     public Step titled(String words) {
-        return new Step(id, station, words, hint, answer, problem, optional, choices, waitsFor, lead, ties);
+        return new Step(id, station, words, hint, answer, problem, optional, choices, waitsFor, lead);
     }
 
     public Step answered(String words) {
-        return new Step(id, station, title, hint, words, false, optional, choices, null, Lead.RECORD, ties);
+        return new Step(id, station, title, hint, words, false, optional, choices, null, Lead.RECORD);
     }
 
     public Step problem(String words) {
-        return new Step(id, station, title, hint, words, true, optional, choices, null, Lead.ASK_AGAIN, ties);
+        return new Step(id, station, title, hint, words, true, optional, choices, null, Lead.ASK_AGAIN);
     }
 
     /** Where its answer is bad: what leads on from there, before the answers themselves. */
@@ -173,22 +154,21 @@ public record Step(
                         optional,
                         Stream.concat(Stream.of(ways), choices.stream()).toList(),
                         waitsFor,
-                        Lead.LEAD_ON,
-                        ties)
+                        Lead.LEAD_ON)
                 : this;
     }
 
     /** Asked for at another station. */
     public Step at(Station other) {
-        return new Step(id, other, title, hint, answer, problem, optional, choices, waitsFor, lead, ties);
+        return new Step(id, other, title, hint, answer, problem, optional, choices, waitsFor, lead);
     }
 
     public Step leading(Lead other) {
-        return new Step(id, station, title, hint, answer, problem, optional, choices, waitsFor, other, ties);
+        return new Step(id, station, title, hint, answer, problem, optional, choices, waitsFor, other);
     }
 
     public Step choosing(Choice... others) {
-        return new Step(id, station, title, hint, answer, problem, optional, List.of(others), waitsFor, lead, ties);
+        return new Step(id, station, title, hint, answer, problem, optional, List.of(others), waitsFor, lead);
     }
 
     /** With what an instrument says of it before what a hand may. */
@@ -208,55 +188,19 @@ public record Step(
                 optional,
                 Stream.concat(choices.stream(), Stream.of(last)).toList(),
                 waitsFor,
-                lead,
-                ties);
+                lead);
     }
 
     public Step hinted(String other) {
-        return new Step(id, station, title, other, answer, problem, optional, choices, waitsFor, lead, ties);
+        return new Step(id, station, title, other, answer, problem, optional, choices, waitsFor, lead);
     }
 
     public Step asOptional() {
-        return new Step(id, station, title, hint, answer, problem, true, choices, waitsFor, lead, ties);
+        return new Step(id, station, title, hint, answer, problem, true, choices, waitsFor, lead);
     }
 
     public Step waiting(long timerSeq) {
-        return new Step(id, station, title, hint, answer, problem, optional, choices, timerSeq, lead, ties);
-    }
-
-    private Step tied(Ties others) {
-        return new Step(id, station, title, hint, answer, problem, optional, choices, waitsFor, lead, others);
-    }
-
-    /** The same, where this must be so before. */
-    public Step needs(Condition... more) {
-        return tied(new Ties(plus(ties.needs, more), ties.makes, ties.spoils));
-    }
-
-    /** The same, and this is so once it is answered well. */
-    public Step makes(Condition... more) {
-        return tied(new Ties(ties.needs, plus(ties.makes, more), ties.spoils));
-    }
-
-    /** The same, and this is not so any more then. */
-    public Step spoils(Condition... more) {
-        return tied(new Ties(ties.needs, ties.makes, plus(ties.spoils, more)));
-    }
-
-    /** One piece of work: none of these comes before the one that is listed before it. */
-    public static List<Step> inTurn(List<Step> work) {
-        List<Step> tied = new ArrayList<>();
-        Step before = null;
-        for (Step step : work) {
-            Step after = before == null ? step : step.needs(Condition.done(before.id()));
-            tied.add(after.makes(Condition.done(step.id())));
-            before = step.open() ? step : before;
-        }
-        return tied;
-    }
-
-    private static Set<Condition> plus(Set<Condition> some, Condition... more) {
-        return Stream.concat(some.stream(), Stream.of(more)).collect(Collectors.toUnmodifiableSet());
+        return new Step(id, station, title, hint, answer, problem, optional, choices, timerSeq, lead);
     }
 
     public static Choice go(String label, Fact fact, Ask... asks) {

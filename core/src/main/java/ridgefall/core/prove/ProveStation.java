@@ -37,7 +37,6 @@ import ridgefall.core.seal.SealState;
 import ridgefall.core.seal.SealStation;
 import ridgefall.core.separate.SeparateState;
 import ridgefall.core.separate.SeparateStation;
-import ridgefall.core.strip.OffInside;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.test.ChargeProof;
 import ridgefall.core.units.NotAllowed;
@@ -183,7 +182,6 @@ public final class ProveStation implements StationRoom {
             if (inside.unscrewed()) {
                 SealStation.screwsIn(profile, state).forEach(step -> steps.add(step.at(Station.PROVE)));
             }
-            OffInside.onAgain(profile, state).forEach(step -> steps.add(step.at(Station.PROVE)));
         }
         if (!sealed && (front.frontOpened() || !front.freed().isEmpty())) {
             steps.add(refitted(

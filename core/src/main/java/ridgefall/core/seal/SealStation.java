@@ -16,13 +16,10 @@ import ridgefall.core.bond.BondStation;
 import ridgefall.core.bond.Supply;
 import ridgefall.core.bond.WhatHolds;
 import ridgefall.core.clean.CleanStation;
-import ridgefall.core.damage.Consequence;
-import ridgefall.core.decide.DecideState;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -36,11 +33,9 @@ import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument.Cover;
-import ridgefall.core.profile.ProfileDocument.CoverKind;
 import ridgefall.core.separate.ClipMap;
 import ridgefall.core.separate.SeparateFact;
 import ridgefall.core.separate.SeparateState;
-import ridgefall.core.strip.OffInside;
 import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripFact;
 import ridgefall.core.strip.StripFact.Count;
@@ -214,12 +209,6 @@ public final class SealStation implements StationRoom {
 
     private List<Step> before(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(screwsIn(profile, state));
-        // Nobody opens a device again to be asked what nobody asked before it was closed.
-        boolean closed = SealState.of(state).sealedAt().isPresent();
-        OffInside.onAgain(profile, state).stream()
-                .filter(step -> !(closed && step.open() && !step.problem()))
-                .forEach(steps::add);
-        boolean joins = profile.bonded() && DecideState.of(state).joinsGlass(profile);
         for (Cover cover : profile.covers()) {
             Step off = Step.open(
                     "seal." + cover.id(),
@@ -227,16 +216,10 @@ public final class SealStation implements StationRoom {
                     cover.words(),
                     cover.hint(),
                     Step.go("Off", new SealFact.CoverRemoved(cover.id())));
-            Step film = joins && cover.kind() == CoverKind.FILM ? off.needs(Condition.GLASS_OPEN) : off;
-            steps.add(SealState.of(state).coverOff(cover.id()) ? film.answered("off") : film);
+            steps.add(SealState.of(state).coverOff(cover.id()) ? off.answered("off") : off);
         }
         if (!IntakeState.of(state).bends().isEmpty()) {
-            // Cold bending is for an empty frame: nothing is cleaned or laid before.
-            steps.add(straight(profile, state)
-                    .at(Station.CLEAN)
-                    .needs(Condition.DARK)
-                    .needs(StripState.frontAway(profile))
-                    .makes(Condition.FRAME_STRAIGHT));
+            steps.add(straight(profile, state));
         }
         steps.add(DustLook.step(profile, state));
         if (!profile.bonded()) {
@@ -296,10 +279,8 @@ public final class SealStation implements StationRoom {
 
     /** Every screw back, and none loose inside; wherever a device is closed, sealed or not. */
     public static List<Step> screwsIn(DeviceProfile profile, JobState state) {
-        Condition[] under = OffInside.under(profile, state, OffInside.screwed(profile));
         return Screws.of(profile, state)
-                .map(screws -> Stream.concat(
-                                screws.lost().stream(), Stream.of(screws.in().needs(under)))
+                .map(screws -> Stream.concat(screws.lost().stream(), Stream.of(screws.in()))
                         .filter(step -> !lookedForAtTest(screws, step, state))
                         .toList())
                 .orElseGet(() -> List.of(countedIn(state)));
@@ -368,23 +349,6 @@ public final class SealStation implements StationRoom {
     }
 
     @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        boolean straight = state.passed(STRAIGHT)
-                || profile.bonded()
-                        && BentCorner.of(profile, state).stream()
-                                .allMatch(corner -> corner.verdict() == Verdict.TAPE_HOLDS);
-        Stream<Condition> on = OffInside.of(profile, state).stream()
-                .filter(thing -> state.passed(OffInside.stepId(thing)))
-                .map(thing -> Condition.home(thing.id()));
-        return straight ? Stream.concat(on, Stream.of(Condition.FRAME_STRAIGHT)) : on;
-    }
-
-    @Override
-    public Stream<Condition> ended(DeviceProfile profile, JobState state) {
-        return SealState.of(state).sealedAt().isPresent() ? Stream.of(Condition.FRONT_OPEN) : Stream.empty();
-    }
-
-    @Override
     public List<TimerKind> startable() {
         return List.of(PRESSING);
     }
@@ -402,11 +366,7 @@ public final class SealStation implements StationRoom {
         } else if (earlier instanceof SeparateFact.WedgeSet) {
             return List.of(Hold.firm("separate.sealed", Station.SEPARATE, "The front is sealed"));
         }
-        boolean inside = earlier.station()
-                .filter(at -> at.compareTo(Station.STRIP) >= 0 && at.compareTo(Station.SEAL) < 0)
-                .filter(at -> at == Station.BOND || !earlier.atAnyTime())
-                .isPresent();
-        return earlier instanceof PartsFact.PartSwapped || inside && !Consequence.asks(earlier)
+        return earlier instanceof PartsFact.PartSwapped
                 ? List.of(Hold.firm("seal.reopen", Station.PROVE, "The front is sealed: open it again first"))
                 : List.of();
     }
@@ -436,19 +396,14 @@ public final class SealStation implements StationRoom {
                     "coverId",
                     f.coverId(),
                     profile.covers().stream().map(Cover::id).toList());
-            // Once a liner is off the adhesive is spent: test first. A film under glass that is joined comes off
-            // before.
-            boolean beforeJoining = profile.covers().stream()
-                            .anyMatch(cover -> cover.id().equals(f.coverId()) && cover.kind() == CoverKind.FILM)
-                    && DecideState.of(state).joinsGlass(profile);
-            return beforeJoining ? List.of() : Checks.openSteps(test.steps(profile, state));
+            // Once a liner is off the adhesive is spent: test first.
+            return Checks.openSteps(test.steps(profile, state));
         }
         if (fact instanceof StripFact f) {
             return Screws.holds(f, profile, state);
         }
         if (fact instanceof JobFact.CheckAnswered f) {
             List<String> ids = new ArrayList<>(List.of(DustLook.ID, STRAIGHT));
-            OffInside.of(profile, state).forEach(thing -> ids.add(OffInside.stepId(thing)));
             if (!profile.bonded()) {
                 clips(profile, state).forEach(step -> ids.add(step.id()));
             }

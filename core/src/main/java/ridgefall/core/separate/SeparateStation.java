@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import ridgefall.core.damage.DamageFact;
 import ridgefall.core.decide.DecideFact;
 import ridgefall.core.decide.DecideState;
 import ridgefall.core.edge.EdgeInterval;
@@ -19,7 +20,6 @@ import ridgefall.core.heat.HeatState.Soak;
 import ridgefall.core.heat.HeatStation;
 import ridgefall.core.heat.Setup;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -34,9 +34,9 @@ import ridgefall.core.material.FrontCondition;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.parts.PartsState;
 import ridgefall.core.profile.DeviceProfile;
+import ridgefall.core.profile.EdgeFeature;
 import ridgefall.core.profile.PlaceWords;
 import ridgefall.core.profile.ProfileDocument;
-import ridgefall.core.profile.ProfileDocument.BatteryReach;
 import ridgefall.core.profile.ProfileDocument.PanelType;
 import ridgefall.core.separate.CutPlan.Move;
 import ridgefall.core.units.NotAllowed;
@@ -66,7 +66,7 @@ public final class SeparateStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         if (!profile.bonded()) {
-            return Unclipping.steps(profile, state, opening(profile, state));
+            return unclipping(profile, state);
         }
         List<Step> steps = new ArrayList<>();
         Optional<Soak> running = HeatState.of(state).runningSoak();
@@ -247,29 +247,13 @@ public final class SeparateStation implements StationRoom {
 
     private static Step opening(DeviceProfile profile, JobState state) {
         Step open = Step.open(
-                        "separate.open",
-                        Station.SEPARATE,
-                        "Open the front",
-                        "on the " + profile.placeName(profile.hinge()) + ", no further than "
-                                + profile.greatestOpeningDeg() + "°; prop it" + shortCables(profile),
-                        Step.go("Open and propped", new SeparateFact.FrontOpened()))
-                .needs(shut(profile))
-                .makes(Condition.FRONT_OPEN);
+                "separate.open",
+                Station.SEPARATE,
+                "Open the front",
+                "on the " + profile.placeName(profile.hinge()) + ", no further than " + profile.greatestOpeningDeg()
+                        + "°; prop it" + shortCables(profile),
+                Step.go("Open and propped", new SeparateFact.FrontOpened()));
         return SeparateState.of(state).frontOpened() ? open.answered("open and propped") : open;
-    }
-
-    /** Where the battery is reached from behind, nothing of the front is lifted over a live board. */
-    static Condition[] shut(DeviceProfile profile) {
-        return profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT
-                ? new Condition[] {Condition.BATTERY_APART, Condition.DARK}
-                : new Condition[0];
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        Stream<Condition> open =
-                SeparateState.of(state).frontOpened() ? Stream.of(Condition.FRONT_OPEN) : Stream.empty();
-        return profile.bonded() ? open : Stream.concat(open, Unclipping.stands(state));
     }
 
     /** What keeps the front from being laid open is freed with the front held up a finger's width. */
@@ -297,7 +281,68 @@ public final class SeparateStation implements StationRoom {
                 .toList();
     }
 
-    static String stepId(String stretchOrClip) {
+    /** Clip by clip, in the order of the map. */
+    private static List<Step> unclipping(DeviceProfile profile, JobState state) {
+        List<Step> steps = new ArrayList<>();
+        List<String> freed = SeparateState.of(state).freed();
+        for (EdgeFeature clip : profile.features()) {
+            if (freed.contains(clip.id())) {
+                steps.add(unclip(profile, clip, null).answered("free"));
+            }
+        }
+        for (ClipMap.Move move : new ClipMap(profile).moves(freed)) {
+            steps.add(unclip(profile, move.clip(), hint(profile, move)));
+        }
+        steps.add(opening(profile, state));
+        steps.addAll(wedges(profile, state, Station.SEPARATE));
+        return steps;
+    }
+
+    private static Step unclip(DeviceProfile profile, EdgeFeature clip, String hint) {
+        String id = stepId(clip.id());
+        double at = ClipMap.middleMm(profile, clip);
+        return Step.open(
+                id,
+                Station.SEPARATE,
+                "Unclip " + placed(clip.words(), PlaceWords.at(profile, at)),
+                hint,
+                Step.go("Free", new SeparateFact.StretchFreed(clip.id())),
+                Step.other(
+                        "It broke",
+                        new DamageFact.MishapSeen(DamageFact.Mishap.CLIP_BROKEN, (double) Math.round(at), id)));
+    }
+
+    /** "clip 2 of the handle edge, 67 mm from the strap edge": the edge is said once. */
+    private static String placed(String words, String place) {
+        int comma = place.indexOf(',');
+        boolean saidOnce = comma > 0 && words.endsWith(place.substring(0, comma));
+        return words + (saidOnce ? place.substring(comma) : ": " + place);
+    }
+
+    private static String hint(DeviceProfile profile, ClipMap.Move move) {
+        List<String> words = new ArrayList<>();
+        words.add((move.newEntry() ? "begin here: " : "") + profile.entrySeam() + ", no deeper than {most:"
+                + move.clip().allowedDepthMm() + "}");
+        if (!move.beneath().isEmpty()) {
+            words.add("beneath: " + move.beneath().get(0).told());
+        }
+        return String.join("; ", words);
+    }
+
+    private static List<Hold> clipHolds(Fact fact, DeviceProfile profile, JobState state) {
+        ClipMap clips = new ClipMap(profile);
+        if (fact instanceof SeparateFact.StretchFreed f) {
+            Checks.known("stretchId", f.stretchId(), clips.ids());
+        } else if (fact instanceof SeparateFact.FrontOpened) {
+            return clips.moves(SeparateState.of(state).freed()).stream()
+                    .limit(1)
+                    .map(next -> Hold.firm(stepId(next.clip().id()), Station.SEPARATE, "Some clips still hold"))
+                    .toList();
+        }
+        return List.of();
+    }
+
+    private static String stepId(String stretchOrClip) {
         return "separate." + stretchOrClip;
     }
 
@@ -368,11 +413,8 @@ public final class SeparateStation implements StationRoom {
                         f.positionMm(),
                         "a place where a wedge is: " + SeparateState.of(state).wedges());
             }
-        } else if (fact instanceof SeparateFact.FrontOpened
-                && SeparateState.of(state).frontOpened()) {
-            holds.add(Hold.firm("separate.done", Station.SEPARATE, "It is open already"));
         } else if (fact instanceof JobFact.CheckAnswered f) {
-            Checks.known("checkId", f.checkId(), profile.bonded() ? List.of() : Unclipping.CHECKS);
+            Checks.known("checkId", f.checkId(), List.of());
         }
         if (fact instanceof SeparateFact.SolventLaid && !profile.bonded()) {
             holds.add(Hold.firm("heat.clips", Station.HEAT, "Clips hold this front: solvent has nothing to soften"));
@@ -388,7 +430,7 @@ public final class SeparateStation implements StationRoom {
                             Station.SEPARATE,
                             "It is being warmed: off the source first")));
         }
-        holds.addAll(profile.bonded() ? bondHolds(fact, profile, state) : Unclipping.holds(fact, profile, state));
+        holds.addAll(profile.bonded() ? bondHolds(fact, profile, state) : clipHolds(fact, profile, state));
         return holds;
     }
 

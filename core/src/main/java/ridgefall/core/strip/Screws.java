@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobState;
 import ridgefall.core.job.Station;
@@ -77,11 +76,6 @@ public final class Screws {
     /** Whether it is out of its hole for now. */
     boolean out(Screw screw) {
         return at(screw).filter(at -> !at.driven() && at.where() != Where.STUCK).isPresent();
-    }
-
-    /** Whether something is held by it now: as it came, or driven again. */
-    boolean holds(Screw screw) {
-        return in(screw) || at(screw).filter(ScrewAt::driven).isPresent();
     }
 
     /** The next of some screws that one go takes: alike, and of one layer. */
@@ -180,24 +174,6 @@ public final class Screws {
         return stuck.isPresent()
                 ? stuck(step, stuck.get())
                 : step.choosing(choices(some, some, Where.OUT, " out")).answered(summary(some));
-    }
-
-    /** The same once more, for what was driven since; empty where none of them holds anything. */
-    Optional<Step> outAgain(Unscrew unscrew) {
-        List<Screw> left = unscrew.screws().stream().filter(this::holds).toList();
-        return left.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Step.open(
-                                outId(unscrew),
-                                Station.STRIP,
-                                "Screws out once more",
-                                told(go(left)),
-                                choices(go(left), left, Where.OUT, " out"))
-                        .makes(outOfTheWay(unscrew)));
-    }
-
-    static Condition outOfTheWay(Unscrew some) {
-        return Condition.done(outId(some));
     }
 
     private static Step stuck(Step step, Screw screw) {
@@ -332,39 +308,29 @@ public final class Screws {
         return lost(some).stream().map(step -> step.at(Station.TEST)).toList();
     }
 
-    /** What is looked for before the battery is back in circuit: one loose inside shorts something. */
-    public Condition[] found() {
-        return profile.stripOrder().screws().stream()
-                .filter(screw -> isStill(screw, Where.LOST))
-                .map(screw -> Condition.lookedAfter(screw.id()))
-                .toArray(Condition[]::new);
-    }
-
     private List<Step> lost(List<Screw> some) {
         return some.stream()
                 .filter(screw -> isStill(screw, Where.LOST))
                 .map(screw -> Step.open(
-                                LOST + screw.id(),
-                                Station.SEAL,
-                                "Find the screw of hole " + screw.id(),
-                                StripMap.looks(screw)
-                                        + "; one under the panel or on a board shorts or cracks something: magnet, low light, shake it face down",
-                                Step.go("Found", new ScrewTold(screw.id(), Where.OUT, null)),
-                                Step.other(
-                                        "It is not inside: a new one",
-                                        new ScrewTold(screw.id(), Where.RENEWED, "?"),
-                                        new Ask(
-                                                "words",
-                                                "How do you know?",
-                                                Ask.Kind.TEXT,
-                                                null,
-                                                null,
-                                                false,
-                                                List.of(
-                                                        "heard it fall on the floor",
-                                                        "magnet and light all through, shaken, nothing"))))
-                        .needs(Condition.DARK)
-                        .makes(Condition.lookedAfter(screw.id())))
+                        LOST + screw.id(),
+                        Station.SEAL,
+                        "Find the screw of hole " + screw.id(),
+                        StripMap.looks(screw)
+                                + "; one under the panel or on a board shorts or cracks something: magnet, low light, shake it face down",
+                        Step.go("Found", new ScrewTold(screw.id(), Where.OUT, null)),
+                        Step.other(
+                                "It is not inside: a new one",
+                                new ScrewTold(screw.id(), Where.RENEWED, "?"),
+                                new Ask(
+                                        "words",
+                                        "How do you know?",
+                                        Ask.Kind.TEXT,
+                                        null,
+                                        null,
+                                        false,
+                                        List.of(
+                                                "heard it fall on the floor",
+                                                "magnet and light all through, shaken, nothing")))))
                 .toList();
     }
 

@@ -6,7 +6,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import ridgefall.core.job.Checks;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.FactWords;
@@ -42,11 +41,6 @@ public sealed interface StripFact extends Fact.Of<StripState> {
         return Optional.of(Station.STRIP);
     }
 
-    /** Whoever reaches in takes off what lies over it, and may leave dust. */
-    private static boolean isAboutWhatLiesOver(String id) {
-        return id.startsWith(OffInside.ON) || id.equals("seal.dust");
-    }
-
     record BatteryIsolated(Isolation how) implements StripFact {
         @Override
         public void check() {
@@ -56,12 +50,6 @@ public sealed interface StripFact extends Fact.Of<StripState> {
         @Override
         public StripState after(StripState before, Entry entry) {
             return before.isolated(how);
-        }
-
-        /** It does not wake any more. */
-        @Override
-        public boolean voids(String id) {
-            return id.equals(Checks.PLUGGED_IN) || isAboutWhatLiesOver(id);
         }
 
         @Override
@@ -92,11 +80,6 @@ public sealed interface StripFact extends Fact.Of<StripState> {
         @Override
         public StripState after(StripState before, Entry entry) {
             return before.unplugged(plugId);
-        }
-
-        @Override
-        public boolean voids(String id) {
-            return id.equals(Checks.PLUGGED_IN) || id.equals(StripStation.homeStep(plugId)) || isAboutWhatLiesOver(id);
         }
 
         @Override
@@ -159,11 +142,6 @@ public sealed interface StripFact extends Fact.Of<StripState> {
         @Override
         public Optional<Station> station() {
             return Optional.of(where == ScrewAt.Where.BACK ? Station.SEAL : Station.STRIP);
-        }
-
-        @Override
-        public boolean voids(String id) {
-            return where == ScrewAt.Where.OUT && isAboutWhatLiesOver(id);
         }
 
         @Override

@@ -6,12 +6,8 @@ import java.util.Optional;
 import java.util.Set;
 import ridgefall.core.detour.DetourFact;
 import ridgefall.core.intake.IntakeState;
-import ridgefall.core.job.Answer;
-import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Entry;
 import ridgefall.core.job.Fold;
-import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
 import ridgefall.core.parts.PartsFact;
 import ridgefall.core.profile.DeviceProfile;
@@ -26,16 +22,14 @@ import ridgefall.core.strip.StripFact.Isolation;
  * @param isolationProven since the battery was last taken out of circuit
  * @param screws as many as were counted where nobody told of them hole by hole
  * @param holes what was told of the screws of some holes
- * @param powerBack whether the battery is in circuit again since
  */
 public record StripState(
         Optional<Isolation> isolation,
         boolean isolationProven,
         Set<String> plugsFreed,
         Map<Count, Integer> screws,
-        Map<String, ScrewAt> holes,
-        boolean powerBack) {
-    static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of(), Map.of(), false);
+        Map<String, ScrewAt> holes) {
+    static final StripState NOTHING = new StripState(Optional.empty(), false, Set.of(), Map.of(), Map.of());
 
     /** The check of an earlier station. */
     private static final String OUT_BEFORE_HEAT = "heat.battery-out";
@@ -54,12 +48,7 @@ public record StripState(
         if (entry.fact() instanceof DetourFact.Reopened) {
             // All screws are in again, but for the holes that have none.
             Map<String, ScrewAt> none = Fold.without(holes, id -> !holes.get(id).none());
-            return new StripState(Optional.empty(), false, Set.of(), Map.of(), none, false);
-        }
-        if (entry.fact() instanceof JobFact.CheckAnswered check
-                && check.checkId().equals(Checks.PLUGGED_IN)
-                && check.answer() == Answer.PASS) {
-            return new StripState(isolation, isolationProven, plugsFreed, screws, holes, true);
+            return new StripState(Optional.empty(), false, Set.of(), Map.of(), none);
         }
         return entry.fact() instanceof PartsFact.PartSwapped swap && swap.pluggedIn() ? underItsPlates() : this;
     }
@@ -71,8 +60,7 @@ public record StripState(
                 false,
                 Set.of(),
                 screws.containsKey(Count.IN) ? Map.of() : screws,
-                Fold.without(holes, id -> holes.get(id).driven()),
-                false);
+                Fold.without(holes, id -> holes.get(id).driven()));
     }
 
     /** What was taken out before any heat is out of circuit. */
@@ -86,24 +74,23 @@ public record StripState(
     }
 
     StripState isolated(Isolation how) {
-        return new StripState(Optional.of(how), false, plugsFreed, screws, holes, false);
+        return new StripState(Optional.of(how), false, plugsFreed, screws, holes);
     }
 
     StripState proven() {
-        return new StripState(isolation, true, plugsFreed, screws, holes, powerBack);
+        return new StripState(isolation, true, plugsFreed, screws, holes);
     }
 
     StripState unplugged(String plugId) {
-        return new StripState(isolation, isolationProven, Fold.plus(plugsFreed, plugId), screws, holes, powerBack);
+        return new StripState(isolation, isolationProven, Fold.plus(plugsFreed, plugId), screws, holes);
     }
 
     StripState counted(Count direction, int number) {
-        return new StripState(
-                isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number), holes, powerBack);
+        return new StripState(isolation, isolationProven, plugsFreed, Fold.plus(screws, direction, number), holes);
     }
 
     StripState screw(String holeId, ScrewAt at) {
-        return new StripState(isolation, isolationProven, plugsFreed, screws, Fold.plus(holes, holeId, at), powerBack);
+        return new StripState(isolation, isolationProven, plugsFreed, screws, Fold.plus(holes, holeId, at));
     }
 
     /** Whether screws of this device were taken out, however that was told. */
@@ -117,14 +104,6 @@ public record StripState(
                 .filter(plug -> !of(job).plugFreed(plug.id()))
                 .filter(plug -> plug.role() != PlugRole.BATTERY || !isolated(job))
                 .toList();
-    }
-
-    /** The old front is away: it is off all its plugs. */
-    public static Condition[] frontAway(DeviceProfile profile) {
-        return profile.connectors().stream()
-                .filter(plug -> plug.role() != PlugRole.BATTERY)
-                .map(plug -> Condition.unplugged(plug.id()))
-                .toArray(Condition[]::new);
     }
 
     public boolean plugFreed(String plugId) {

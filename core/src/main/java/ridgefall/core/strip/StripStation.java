@@ -6,16 +6,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import ridgefall.core.intake.IntakeState;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
 import ridgefall.core.job.JobState;
-import ridgefall.core.job.Phase;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.StationRoom;
 import ridgefall.core.job.Step;
@@ -48,18 +45,28 @@ public final class StripStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         Optional<Screws> screws = Screws.of(profile, state);
-        Step isolate = isolate(profile);
-        Step apart = StripState.of(state)
+        Step isolate = Step.open(
+                "strip.isolate",
+                Station.STRIP,
+                "Battery out of circuit",
+                batteryPlugs(profile) + profile.document().body().batteryReach().words()
+                        + "; before any display plug, no prying against the cell",
+                ways(profile));
+        Step isolated = StripState.of(state)
                 .isolation()
                 .map(how -> isolate.answered(how == Isolation.UNPLUGGED ? "unplugged" : "thin card under the contact"))
                 .orElse(StripState.isolated(state) ? isolate.answered("out since before the heat") : isolate);
-        Step isolated = apart.spoils(Condition.runs(Phase.BEFORE));
-        Step proven = StripState.of(state).isolationProven() ? PROVE.answered("stays dark") : PROVE;
+        Step prove = Step.open(
+                "strip.proven",
+                Station.STRIP,
+                "Hold the power key: nothing comes on",
+                null,
+                Step.go("Stays dark", new StripFact.IsolationProven()));
+        Step proven = StripState.of(state).isolationProven() ? prove.answered("stays dark") : prove;
         // What can't be switched off stays live no longer than it must: the battery first, screws after.
         boolean countedAfter = screws.isEmpty()
                 && Boolean.FALSE.equals(IntakeState.of(state).canSwitchOff().orElse(true));
         List<Step> steps = new ArrayList<>();
-        int shut = 0;
         if (screws.isEmpty() && !countedAfter) {
             steps.add(counted(profile, state));
         }
@@ -69,20 +76,9 @@ public final class StripStation implements StationRoom {
             } else if (stage instanceof Stage.LiftPanel) {
                 panelUp(profile, state).ifPresent(steps::add);
             } else if (stage instanceof Stage.Free free) {
-                Step off = free(free, state);
-                steps.add(
-                        profile.stripOrder()
-                                        .plugsBeforeIsolation()
-                                        .contains(free.plug().id())
-                                ? off
-                                : off.needs(Condition.DARK));
+                steps.add(free(free, state));
             } else {
                 steps.addAll(List.of(isolated, proven));
-                List<Step> inTurn = Step.inTurn(steps);
-                steps.clear();
-                steps.addAll(inTurn);
-                // Where the battery is reached from behind, all until then is done with the front still shut.
-                shut = reachedFromBehind(profile) ? steps.size() : 0;
                 if (countedAfter) {
                     steps.add(counted(profile, state));
                 }
@@ -93,91 +89,7 @@ public final class StripStation implements StationRoom {
                 .filter(plug ->
                         plug.role() == PlugRole.BATTERY && StripState.of(state).plugFreed(plug.id()))
                 .forEach(plug -> steps.add(free(new Stage.Free(plug, false), state)));
-        int behind = shut;
-        return IntStream.range(0, steps.size())
-                .mapToObj(i -> i < behind ? steps.get(i) : steps.get(i).needs(Condition.FRONT_OPEN))
-                .toList();
-    }
-
-    private static final Step PROVE = Step.open(
-                    "strip.proven",
-                    Station.STRIP,
-                    "Hold the power key: nothing comes on",
-                    null,
-                    Step.go("Stays dark", new StripFact.IsolationProven()))
-            .needs(Condition.BATTERY_APART)
-            .makes(Condition.DARK);
-
-    private static Step isolate(DeviceProfile profile) {
-        return Step.open(
-                        "strip.isolate",
-                        Station.STRIP,
-                        "Battery out of circuit",
-                        batteryPlugs(profile)
-                                + profile.document().body().batteryReach().words()
-                                + "; before any display plug, no prying against the cell",
-                        ways(profile))
-                .makes(Condition.BATTERY_APART);
-    }
-
-    /** What was plugged in already, where something is left to do that is done without power, or with the front away. */
-    @Override
-    public Stream<Step> again(DeviceProfile profile, JobState state) {
-        StripOrder order = profile.stripOrder();
-        Stream<Step> screws = Screws.of(profile, state).stream()
-                .flatMap(all -> order.unscrewed()
-                        .flatMap(some -> all.outAgain(some).stream()
-                                .map(step -> step.needs(
-                                        uncovered(some.screws().stream().map(Screw::id), order.overScrews(), order)))));
-        Step isolate =
-                isolate(profile).needs(uncovered(batteries(profile).map(Connector::id), order.overPlugs(), order));
-        Stream<Step> plugs = profile.connectors().stream()
-                .filter(plug -> plug.role() != PlugRole.BATTERY)
-                .map(plug -> open(new Stage.Free(plug, false))
-                        .needs(uncovered(Stream.of(plug.id()), order.overPlugs(), order))
-                        .needs(
-                                order.plugsBeforeIsolation().contains(plug.id())
-                                        ? new Condition[0]
-                                        : new Condition[] {Condition.DARK}));
-        return Stream.of(screws, Stream.of(isolate, PROVE), plugs)
-                .flatMap(all -> all)
-                .map(step -> step.needs(Condition.FRONT_OPEN));
-    }
-
-    /** What of screws and plugs must be off before these can be reached. */
-    private static Condition[] uncovered(Stream<String> ids, Map<String, Set<Move>> over, StripOrder order) {
-        Set<Move> moves =
-                ids.flatMap(id -> over.getOrDefault(id, Set.of()).stream()).collect(Collectors.toSet());
-        Stream<Condition> screws = order.unscrewed()
-                .filter(some ->
-                        some.screws().stream().anyMatch(screw -> moves.contains(new Move(Act.SCREW_OUT, screw.id()))))
-                .map(Screws::outOfTheWay);
-        Stream<Condition> plugs =
-                moves.stream().filter(move -> move.act() == Act.UNPLUG).map(move -> Condition.unplugged(move.id()));
-        return Stream.concat(screws, plugs).toArray(Condition[]::new);
-    }
-
-    private static boolean reachedFromBehind(DeviceProfile profile) {
-        return profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        return Stream.of(
-                        StripState.isolated(state) && !StripState.of(state).powerBack()
-                                ? Stream.of(Condition.BATTERY_APART)
-                                : Stream.<Condition>empty(),
-                        StripState.of(state).isolationProven()
-                                        && !StripState.of(state).powerBack()
-                                ? Stream.of(Condition.DARK)
-                                : Stream.<Condition>empty(),
-                        StripState.of(state).plugsFreed().stream().map(Condition::unplugged),
-                        Screws.of(profile, state).stream()
-                                .flatMap(all -> profile.stripOrder()
-                                        .unscrewed()
-                                        .filter(some -> all.outAgain(some).isEmpty())
-                                        .map(Screws::outOfTheWay)))
-                .flatMap(all -> all);
+        return steps;
     }
 
     /** Where the book has no holes, and where they were counted before it had. */
@@ -203,21 +115,15 @@ public final class StripStation implements StationRoom {
                 .orElse(out);
     }
 
-    private static Step open(Stage.Free asked) {
-        Connector plug = asked.plug();
-        return Step.open(
-                        "strip." + plug.id(),
-                        Station.STRIP,
-                        plug.words(),
-                        (asked.live() ? "still live: plastic tool, one hand, touch nothing beside it; " : "")
-                                + plug.offHint(),
-                        Step.go("Unplugged", new StripFact.PlugFreed(plug.id())))
-                .makes(Condition.unplugged(plug.id()));
-    }
-
     private static Step free(Stage.Free asked, JobState state) {
-        Step free = open(asked);
-        return StripState.of(state).plugFreed(asked.plug().id()) ? free.answered("unplugged") : free;
+        Connector plug = asked.plug();
+        Step free = Step.open(
+                "strip." + plug.id(),
+                Station.STRIP,
+                plug.words(),
+                (asked.live() ? "still live: plastic tool, one hand, touch nothing beside it; " : "") + plug.offHint(),
+                Step.go("Unplugged", new StripFact.PlugFreed(plug.id())));
+        return StripState.of(state).plugFreed(plug.id()) ? free.answered("unplugged") : free;
     }
 
     /** What the battery lies under comes up before it; whoever was past that before it was asked is not asked. */
@@ -241,11 +147,7 @@ public final class StripStation implements StationRoom {
 
     /** Where it is asked for on the way back. */
     public static String homeStep(Connector plug) {
-        return homeStep(plug.id());
-    }
-
-    static String homeStep(String plugId) {
-        return "test.home-" + plugId;
+        return "test.home-" + plug.id();
     }
 
     private static Stream<Connector> batteries(DeviceProfile profile) {
@@ -292,7 +194,7 @@ public final class StripStation implements StationRoom {
                 .flatMap(id -> over.getOrDefault(id, Set.of()).stream())
                 .collect(Collectors.toSet());
         String screws = Screws.of(profile, state).stream()
-                .flatMap(all -> profile.stripOrder().screws().stream().filter(all::holds))
+                .flatMap(all -> profile.stripOrder().screws().stream().filter(all::in))
                 .map(Screw::id)
                 // What comes out in the same go lies over nothing any more.
                 .filter(id -> moves.contains(new Move(Act.SCREW_OUT, id)) && !inHand.contains(id))
@@ -318,7 +220,8 @@ public final class StripStation implements StationRoom {
                 || fact instanceof StripFact.IsolationProven
                 || fact instanceof StripFact.ScrewsMoved
                 || fact instanceof StripFact.ScrewTold;
-        if (!SeparateState.of(state).frontOpened() && !(early && reachedFromBehind(profile))) {
+        boolean reached = profile.document().body().batteryReach() == BatteryReach.BEFORE_HEAT;
+        if (!SeparateState.of(state).frontOpened() && !(early && reached)) {
             holds.add(Hold.firm("separate.open", Station.SEPARATE, "The front is not open"));
         }
         if (fact instanceof StripFact told) {

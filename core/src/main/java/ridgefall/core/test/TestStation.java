@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import ridgefall.core.damage.Consequence;
@@ -12,7 +11,6 @@ import ridgefall.core.decide.DecideStation;
 import ridgefall.core.fault.FaultCase;
 import ridgefall.core.job.Answer;
 import ridgefall.core.job.Checks;
-import ridgefall.core.job.Condition;
 import ridgefall.core.job.Fact;
 import ridgefall.core.job.Hold;
 import ridgefall.core.job.JobFact;
@@ -29,15 +27,10 @@ import ridgefall.core.parts.PartsStation;
 import ridgefall.core.profile.DeviceProfile;
 import ridgefall.core.profile.ProfileDocument.Connector;
 import ridgefall.core.profile.ProfileDocument.Function;
-import ridgefall.core.profile.ProfileDocument.Inside;
-import ridgefall.core.profile.ProfileDocument.InsideKind;
 import ridgefall.core.profile.ProfileDocument.PlugRole;
 import ridgefall.core.profile.ProfileDocument.Seating;
 import ridgefall.core.profile.StripOrder.Stage;
-import ridgefall.core.seal.SealState;
 import ridgefall.core.separate.SeparateState;
-import ridgefall.core.strip.BeforePower;
-import ridgefall.core.strip.OffInside;
 import ridgefall.core.strip.Screws;
 import ridgefall.core.strip.StripState;
 import ridgefall.core.strip.StripStation;
@@ -54,24 +47,14 @@ public final class TestStation implements StationRoom {
     @Override
     public List<Step> steps(DeviceProfile profile, JobState state) {
         List<Step> steps = new ArrayList<>(wayBack(profile, state));
-        // Once it is sealed nothing is tried open any more.
-        boolean sealed = SealState.of(state).sealedAt().isPresent();
-        Condition[] lookedAfter = BeforePower.lookedAfter(profile, state);
         for (Function function : openFunctions(profile)) {
-            if (sealed && state.function(Phase.OPEN, function.id()).isEmpty()) {
-                continue;
-            }
             Step step =
                     ChargeProof.watched(Checks.function(profile, state, function, Phase.OPEN), function.id(), state);
-            steps.add((fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step)
-                    .needs(Condition.FRONT_OPEN, Condition.runs(Phase.OPEN))
-                    .needs(lookedAfter));
+            steps.add(fails(state, function.id()) ? step.leadingOn(ways(profile, state, function)) : step);
         }
         for (Consequence consequence : Consequence.all(profile, state)) {
             if (consequence.todo() != null) {
-                steps.add(after(state, consequence)
-                        .needs(consequence.dark() ? Condition.DARK : Condition.runs(Phase.OPEN))
-                        .makes(consequence.lookedAfter()));
+                steps.add(after(state, consequence));
             }
         }
         return steps;
@@ -99,15 +82,12 @@ public final class TestStation implements StationRoom {
                 .toList();
         boolean batteryLast = profile.stripOrder().plugsBeforeIsolation().isEmpty();
         boolean batteryIn = false;
-        Condition[] underPanel = OffInside.under(profile, state, panels(profile));
         String panel = "";
         for (Stage stage : lastOffFirst) {
             if (stage instanceof Stage.Unscrew some) {
                 screws.ifPresent(all -> steps.addAll(all.underAPlugIn(some)));
             } else if (stage instanceof Stage.Free free) {
-                Step home = panel.isEmpty()
-                        ? home(free.plug(), state)
-                        : home(free.plug(), state).needs(underPanel);
+                Step home = home(free.plug(), state);
                 steps.add(
                         batteryIn
                                 ? home.hinted(panel + "live from here on, nothing metal beside it; "
@@ -125,50 +105,16 @@ public final class TestStation implements StationRoom {
             steps.removeIf(Step::open);
         }
         steps.add(Checks.check(
-                        state,
-                        Checks.PLUGGED_IN,
-                        batteryLast && !batteries.isEmpty()
-                                ? "Battery back in circuit, it wakes"
-                                : "All plugs home, it wakes",
-                        batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
-                        "Plugged in")
-                .needs(BeforePower.lookedAfter(profile, state))
-                .makes(Condition.runs(Phase.OPEN))
-                .makes(profile.connectors().stream()
-                        .map(plug -> Condition.home(plug.id()))
-                        .toArray(Condition[]::new))
-                .spoils(Condition.DARK, Condition.BATTERY_APART));
+                state,
+                Checks.PLUGGED_IN,
+                batteryLast && !batteries.isEmpty() ? "Battery back in circuit, it wakes" : "All plugs home, it wakes",
+                batteryProof(profile) + "a boot loop is a plug or contact not home before it is a bad part",
+                "Plugged in"));
         return steps;
     }
 
-    private static Set<String> panels(DeviceProfile profile) {
-        return profile.document().inside().stream()
-                .filter(thing -> thing.kind() == InsideKind.PANEL)
-                .map(Inside::id)
-                .collect(Collectors.toSet());
-    }
-
-    @Override
-    public Stream<Condition> stands(DeviceProfile profile, JobState state) {
-        boolean pluggedIn = state.passed(Checks.PLUGGED_IN);
-        Stream<Condition> home = profile.connectors().stream()
-                .filter(plug -> pluggedIn || state.passed(StripStation.homeStep(plug)))
-                .map(plug -> Condition.home(plug.id()));
-        return pluggedIn ? Stream.concat(home, Stream.of(Condition.runs(Phase.OPEN))) : home;
-    }
-
-    @Override
-    public Stream<Condition> ended(DeviceProfile profile, JobState state) {
-        boolean pluggedIn = state.passed(Checks.PLUGGED_IN);
-        Stream<Condition> home = profile.connectors().stream()
-                .filter(plug -> pluggedIn || state.passed(StripStation.homeStep(plug)))
-                .map(plug -> Condition.unplugged(plug.id()));
-        return pluggedIn ? Stream.concat(home, Stream.of(Condition.OFF)) : home;
-    }
-
     private static Step home(Connector plug, JobState state) {
-        return Checks.check(state, StripStation.homeStep(plug), plug.words() + ": home", plug.homeHint(), "Home")
-                .makes(Condition.home(plug.id()));
+        return Checks.check(state, StripStation.homeStep(plug), plug.words() + ": home", plug.homeHint(), "Home");
     }
 
     private static String batteryProof(DeviceProfile profile) {

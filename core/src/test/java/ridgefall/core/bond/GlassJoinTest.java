@@ -23,7 +23,6 @@ import ridgefall.core.job.JobFact.CheckAnswered;
 import ridgefall.core.job.Station;
 import ridgefall.core.job.Step;
 import ridgefall.core.profile.ShippedBook;
-import ridgefall.core.seal.SealFact.CoverRemoved;
 
 /** New glass on a panel that was kept, with liquid and lamp. */
 class GlassJoinTest {
@@ -32,7 +31,7 @@ class GlassJoinTest {
 
     /** At the bench it is March 2026. */
     private static Journey atTheGlass() {
-        return beforeTheChoice().untilStep("bond.lamp").append(new CoverRemoved("glass-film"));
+        return beforeTheChoice().untilStep("bond.lamp");
     }
 
     private static Journey beforeTheChoice() {

@@ -100,14 +100,10 @@ class FaultStepsTest {
         }
         assertThat(copy.choices().get(0).fact()).isEqualTo(new CopyDueAgain("stylus-data", "stylus"));
         journey.append(copy.choices().get(0).fact());
+        assertThat(journey.next().orElseThrow().station()).isEqualTo(Station.CARRY);
         assertThat(journey.step("open.stylus").answer())
                 .as("asked again once it is")
                 .isNull();
-        assertThat(journey.next().orElseThrow().id())
-                .as("nothing is copied while it is on its plugs, nor unplugged while it is live")
-                .isEqualTo("strip.isolate");
-        assertThat(journey.next().orElseThrow().hint()).startsWith("before \"");
-        assertThat(journey.until(Station.CARRY).next().orElseThrow().id()).contains("stylus-data");
     }
 
     @Test

@@ -40,7 +40,7 @@ class FoundLateTest {
                 .orElseThrow();
         double middleMm = cable.where().fromMm() + cable.where().lengthMm() / 2;
         return journey.append(new MishapSeen(Mishap.SLIP, middleMm, "separate.open"))
-                .untilStep("test.home-sensor-latch");
+                .until(Station.TEST);
     }
 
     /**

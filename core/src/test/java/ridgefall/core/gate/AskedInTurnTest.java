@@ -90,9 +90,19 @@ class AskedInTurnTest {
         List<Step> steps = course.steps();
         int once = asked.size();
         assertThat(course.steps()).isEqualTo(steps);
-        assertThat(steps).contains(course.next().orElseThrow());
+        assertThat(course.next()).isEqualTo(course.next(steps));
         course.words();
         assertThat(asked).hasSize(once);
+    }
+
+    /** What is done at a station need not be told to see that nothing is left there. */
+    @Test
+    void whatIsNextIsTheFirstOpenOfAllStepsWhereverItStands() {
+        for (Station station : Station.values()) {
+            Course course = at(station);
+            Course told = at(station);
+            assertThat(course.next()).as(station.words()).isEqualTo(told.next(told.steps()));
+        }
     }
 
     /** At another time the bench may own something else by then. */

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import ridgefall.core.bond.BondFact.HeldByChosen;
 import ridgefall.core.bond.HeldBy;
@@ -151,8 +150,9 @@ class DueTest {
                 step("clean.glue", new GlueOff(List.of("top"))),
                 step("heat.soak", new SoakEnded(0)),
                 step("carry.key", new CarryOverDeclined("key", "?")));
-        assertThat(early(new SoakEnded(90), steps)).isEmpty();
-        assertThat(early(new CarryOverDeclined("key", "Ansa Orrick"), steps)).isEmpty();
+        assertThat(Due.early(new SoakEnded(90), steps)).isEmpty();
+        assertThat(Due.early(new CarryOverDeclined("key", "Ansa Orrick"), steps))
+                .isEmpty();
     }
 
     /** A proposal waits for nobody, and what a lead must settle first is no lead's to wave through here. */
@@ -160,16 +160,12 @@ class DueTest {
     void onlyWhatIsNotOverStandsBefore() {
         Step asked = step("open.picture", PICTURE);
         Step proposal = step("clean.glue", new GlueOff(List.of("top"))).leading(Step.Lead.PROPOSE);
-        assertThat(early(PICTURE, List.of(proposal, asked))).isEmpty();
-        assertThat(early(PICTURE, List.of(proposal.leading(Step.Lead.RECORD).asOptional(), asked)))
+        assertThat(Due.early(PICTURE, List.of(proposal, asked))).isEmpty();
+        assertThat(Due.early(PICTURE, List.of(proposal.leading(Step.Lead.RECORD).asOptional(), asked)))
                 .isEmpty();
-        Optional<Hold> stop = early(PICTURE, List.of(proposal.problem("swollen").leading(Step.Lead.STOP), asked));
+        Optional<Hold> stop =
+                Due.early(PICTURE, List.of(proposal.problem("swollen").leading(Step.Lead.STOP), asked));
         assertThat(stop.orElseThrow().overridable()).isFalse();
-    }
-
-    private static Optional<Hold> early(Fact fact, List<Step> steps) {
-        Order order = Order.of(Set.of(), steps.stream().filter(Step::open).toList(), List.of());
-        return Due.early(fact, steps, order, Set.of());
     }
 
     private static Step step(String id, Fact fact) {

@@ -34,11 +34,13 @@ import ridgefall.core.units.NotAllowed;
 class IntakeStationTest {
 
     @Test
-    void asksForDangerFirstThenForThisUnitThenForEveryFunctionWhileItIsOnAndItsCardsAreIn() {
+    void asksForDangerFirstThenForThisUnitThenForEveryFunction() {
         assertThat(new Journey().stepIds(Station.INTAKE))
                 .containsExactly(
                         "intake.front",
                         "intake.battery",
+                        "intake.power",
+                        "intake.cards",
                         "intake.accessories",
                         "intake.earlier",
                         "intake.passcode",
@@ -54,9 +56,7 @@ class IntakeStationTest {
                         "before.camera",
                         "before.light",
                         "before.sound",
-                        "before.charge",
-                        "intake.power",
-                        "intake.cards");
+                        "before.charge");
     }
 
     @Test

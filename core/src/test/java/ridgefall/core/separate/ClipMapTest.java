@@ -109,7 +109,7 @@ class ClipMapTest {
 
     @Test
     void aClipThatBreaksIsToldInOneTapAndItsPiecesHoldTheSeal() {
-        Journey journey = new Journey(CRATE).untilStep("separate.clip-bottom-4");
+        Journey journey = new Journey(CRATE).until(Station.SEPARATE);
         Step clip = journey.next().orElseThrow();
         assertThat(clip.title()).startsWith("Unclip clip ").contains(", {mm:").doesNotContain(": ");
         journey.append(clip.choices().get(1).fact());
